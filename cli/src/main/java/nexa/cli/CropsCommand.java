@@ -1,0 +1,110 @@
+package nexa.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import nexa.core.format.Format;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.series.Crops;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Prints the crop of every photo in every format. */
+@Command(name = "crops", description = "Prints every photo's crop in every format.", mixinStandardHelpOptions = true)
+final class CropsCommand implements Callable<Integer> {
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "DIR", description = "The shoot's folder.")
+    private Path folder;
+
+    @Option(names = "--json", description = "Print JSON, lengths in pixels of the turned photo.")
+    private boolean asJson;
+
+    @Override
+    public Integer call() throws Exception {
+        OpenedShoot opened = OpenedShoot.open(folder);
+        Crops crops = new Crops(opened.shoot());
+        ArrayNode list = JSON.createArrayNode();
+        for (Photo photo : opened.shoot().photos()) {
+            for (Format format : opened.shoot().formats()) {
+                boolean isReadable = !opened.reading().problems().containsKey(photo.file());
+                if (isReadable) {
+                    add(list, crops.of(photo, format));
+                } else {
+                    ObjectNode node = list.addObject();
+                    node.put("file", photo.file())
+                            .put("format", format.id())
+                            .putArray("warnings")
+                            .add("unreadable");
+                }
+            }
+        }
+        if (asJson) {
+            spec.commandLine().getOut().println(JSON.writeValueAsString(list));
+        }
+        return opened.tellProblems(spec.commandLine().getErr()) ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
+    }
+
+    private void add(ArrayNode list, PhotoCrop shown) throws JsonProcessingException {
+        Crop crop = shown.crop();
+        if (!asJson) {
+            spec.commandLine()
+                    .getOut()
+                    .printf(
+                            Locale.ROOT,
+                            "%s\t%s\t%s\t%.1f × %.1f px\t%.1f %% kept%n",
+                            shown.photo().file(),
+                            shown.format().id(),
+                            word(shown.state()),
+                            crop.size().width(),
+                            crop.size().height(),
+                            100 * shown.kept());
+            return;
+        }
+        ObjectNode node = list.addObject();
+        node.put("file", shown.photo().file());
+        node.put("format", shown.format().id());
+        node.put("state", word(shown.state()));
+        node.putArray("photo").add((int) shown.photo().size().width()).add((int)
+                shown.photo().size().height());
+        node.put("angle", shown.photo().angle().degrees());
+        putPair(node.putArray("centre"), crop.centre());
+        putPair(
+                node.putArray("size"),
+                new Point(crop.size().width(), crop.size().height()));
+        ArrayNode corners = node.putArray("corners");
+        crop.corners(shown.photo().angle()).forEach(corner -> putPair(corners.addArray(), corner));
+        node.put("kept", shown.kept());
+        node.put("limited", shown.isLimited());
+        node.putArray("output").add(shown.output().width()).add(shown.output().height());
+        if (shown.ppi().isPresent()) {
+            node.put("ppi", shown.ppi().getAsDouble());
+        } else {
+            node.putNull("ppi");
+        }
+        ArrayNode warnings = node.putArray("warnings");
+        shown.warnings().forEach(warning -> warnings.add(word(warning)));
+    }
+
+    private static void putPair(ArrayNode array, Point pair) {
+        array.add(pair.x()).add(pair.y());
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

@@ -1,0 +1,110 @@
+package nexa.cli;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import nexa.core.format.Format;
+import nexa.imaging.deliver.Delivery;
+import nexa.imaging.deliver.DeliveryPlan;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Delivers a shoot's files. */
+@Command(name = "deliver", description = "Delivers the shoot's files.", mixinStandardHelpOptions = true)
+final class DeliverCommand implements Callable<Integer> {
+    /** Which photos go, by their marks. */
+    enum Marked {
+        SELECT,
+        ALL
+    }
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "DIR", description = "The shoot's folder.")
+    private Path folder;
+
+    @Option(names = "--to", paramLabel = "OUT", required = true, description = "Where to; made if it is not there.")
+    private Path destination;
+
+    @Option(names = "--format", paramLabel = "ID", description = "A format; again for more. All that go, if left out.")
+    private List<String> formats = new ArrayList<>();
+
+    @Option(names = "--mark", defaultValue = "all", description = "select, or all but those marked out.")
+    private Marked marked;
+
+    @Option(names = "--done", description = "Only crops that are done.")
+    private boolean onlyDone;
+
+    @Option(names = "--json", description = "Print the files as JSON.")
+    private boolean asJson;
+
+    @Override
+    public Integer call() throws Exception {
+        OpenedShoot opened = OpenedShoot.open(folder);
+        PrintWriter err = spec.commandLine().getErr();
+        DeliveryPlan plan = DeliveryPlan.of(
+                opened.shoot(),
+                opened.reading(),
+                new DeliveryPlan.Choice(chosenFormats(opened), marked == Marked.SELECT, onlyDone));
+        Delivery.Result result = deliver(opened, plan, err);
+        print(result);
+        result.failures().forEach(failure -> err.println(failure.reason()));
+        boolean failed = opened.tellProblems(err) || !result.failures().isEmpty();
+        return failed ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
+    }
+
+    private Set<String> chosenFormats(OpenedShoot opened) {
+        List<Format> known = opened.shoot().formats();
+        if (formats.isEmpty()) {
+            return new HashSet<>(
+                    known.stream().filter(Format::goes).map(Format::id).toList());
+        }
+        List<String> ids = known.stream().map(Format::id).toList();
+        for (String format : formats) {
+            if (!ids.contains(format)) {
+                throw new ParameterException(
+                        spec.commandLine(), "There is no format \"" + format + "\" here. There are " + ids + ".");
+            }
+        }
+        return new HashSet<>(formats);
+    }
+
+    private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) {
+        Delivery delivery = new Delivery(
+                plan,
+                opened.folder(),
+                destination,
+                (finished, total, name) -> err.println(finished + " of " + total + "  " + name));
+        try {
+            return delivery.run(Runtime.getRuntime().availableProcessors());
+        } catch (IOException e) {
+            throw new ParameterException(
+                    spec.commandLine(), "The folder " + destination + " can't be made: " + e.getMessage(), e);
+        }
+    }
+
+    private void print(Delivery.Result result) throws IOException {
+        List<String> files =
+                result.written().stream().map(Path::toString).sorted().toList();
+        PrintWriter out = spec.commandLine().getOut();
+        if (asJson) {
+            out.println(new ObjectMapper()
+                    .enable(SerializationFeature.INDENT_OUTPUT)
+                    .writeValueAsString(files));
+        } else {
+            files.forEach(out::println);
+        }
+    }
+}

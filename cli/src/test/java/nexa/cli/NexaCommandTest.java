@@ -1,0 +1,120 @@
+package nexa.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javax.imageio.ImageIO;
+import nexa.store.ShootFolder;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class NexaCommandTest {
+    private static final String DOCUMENT = """
+            { "nexa": 1, "title": "Firing",
+              "formats": [ { "id": "page", "name": "Page", "ratio": "4:3",
+                             "size": { "width": 16, "height": 12, "unit": "cm", "ppi": 100 } },
+                           { "id": "free", "name": "Free", "ratio": "free", "goes": false } ],
+              "photos": [ { "file": "a 1.jpg", "angle": 2,
+                            "crops": { "page": { "state": "own", "centre": [0.5, 0.5], "size": [0.5, 0.5625] } } } ] }
+            """;
+
+    @TempDir
+    Path folder;
+
+    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+
+    @BeforeEach
+    void makePhotos() throws Exception {
+        for (String name : List.of("a 1.jpg", "über 🏺.jpg")) {
+            ImageIO.write(
+                    new BufferedImage(1200, 800, BufferedImage.TYPE_INT_RGB),
+                    "jpg",
+                    folder.resolve(name).toFile());
+        }
+    }
+
+    @Test
+    void cropsAreToldForEveryPhotoAndFormatAndNothingIsWritten() throws Exception {
+        document(DOCUMENT);
+        assertThat(run("crops", folder.toString(), "--json")).isZero();
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(crops).hasSize(4);
+        JsonNode own = crops.get(0);
+        assertThat(own.get("file").asText()).isEqualTo("a 1.jpg");
+        assertThat(own.get("state").asText()).isEqualTo("own");
+        assertThat(own.get("photo")).hasToString("[1200,800]");
+        assertThat(own.get("centre")).hasToString("[600.0,400.0]");
+        assertThat(own.get("size")).hasToString("[600.0,450.0]");
+        assertThat(own.get("corners")).hasSize(4);
+        assertThat(own.get("kept").asDouble()).isEqualTo(600 * 450 / 960_000.0);
+        assertThat(own.get("output")).hasToString("[630,472]");
+        assertThat(own.get("ppi").asDouble()).isEqualTo(600 / (16 / 2.54));
+        assertThat(own.get("warnings")).hasToString("[\"too-few-pixels\"]");
+        JsonNode untouched = crops.get(3);
+        assertThat(untouched.get("file").asText()).isEqualTo("über 🏺.jpg");
+        assertThat(untouched.get("state").asText()).isEqualTo("untouched");
+        assertThat(untouched.get("size")).hasToString("[1200.0,800.0]");
+        assertThat(untouched.get("ppi").isNull()).isTrue();
+        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+    }
+
+    @Test
+    void aFolderWithoutADocumentHasTheStandardFormats() throws Exception {
+        assertThat(run("crops", folder.toString(), "--json")).isZero();
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("\"own\"", "\"free\"");
+        assertThat(folder.resolve(ShootFolder.DOCUMENT)).doesNotExist();
+    }
+
+    @Test
+    void aPhotoThatCannotBeReadIsToldAndTheRestGoesOn() throws Exception {
+        Files.writeString(folder.resolve("broken.jpg"), "no photo");
+        assertThat(run("crops", folder.toString(), "--json")).isEqualTo(1);
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("unreadable", "a 1.jpg");
+        assertThat(run(
+                        "deliver",
+                        folder.toString(),
+                        "--to",
+                        folder.resolve("out").toString()))
+                .isEqualTo(1);
+        assertThat(folder.resolve("out/post/a 1.jpg")).exists();
+    }
+
+    @Test
+    void deliversWhatGoes() throws Exception {
+        document(DOCUMENT);
+        Path to = folder.resolve("out");
+        assertThat(run("deliver", folder.toString(), "--to", to.toString())).isZero();
+        BufferedImage page = ImageIO.read(to.resolve("page/a 1.jpg").toFile());
+        assertThat(page.getWidth()).isEqualTo(630);
+        assertThat(page.getHeight()).isEqualTo(472);
+        assertThat(to.resolve("free")).doesNotExist();
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("über 🏺.jpg");
+    }
+
+    @Test
+    void wrongUseAndUnreadableShootsAreToldApartFromFailures() throws Exception {
+        document(DOCUMENT.replace("\"nexa\": 1", "\"nexa\": 9"));
+        assertThat(run("crops", folder.toString())).isEqualTo(2);
+        assertThat(run("crops", folder.resolve("gone").toString())).isEqualTo(2);
+        assertThat(run("crops")).isEqualTo(2);
+        document(DOCUMENT);
+        assertThat(run("deliver", folder.toString(), "--to", "x", "--format", "nothing"))
+                .isEqualTo(2);
+    }
+
+    private void document(String json) throws Exception {
+        Files.writeString(folder.resolve(ShootFolder.DOCUMENT), json);
+    }
+
+    private int run(String... arguments) {
+        return NexaCommand.run(out, arguments);
+    }
+}

@@ -1,0 +1,37 @@
+package nexa.core.crop;
+
+/**
+ * A place on a crop's edge to take hold of.
+ *
+ * <p>{@code x} and {@code y} are −1, 0 or 1: which side it moves, left or right, top or bottom; 0 for neither.
+ */
+public enum Handle {
+    TOP_LEFT(-1, -1),
+    TOP(0, -1),
+    TOP_RIGHT(1, -1),
+    RIGHT(1, 0),
+    BOTTOM_RIGHT(1, 1),
+    BOTTOM(0, 1),
+    BOTTOM_LEFT(-1, 1),
+    LEFT(-1, 0);
+
+    private final int x;
+    private final int y;
+
+    Handle(int x, int y) {
+        this.x = x;
+        this.y = y;
+    }
+
+    public int x() {
+        return x;
+    }
+
+    public int y() {
+        return y;
+    }
+
+    public boolean isCorner() {
+        return x != 0 && y != 0;
+    }
+}

@@ -1,0 +1,135 @@
+package nexa.core.crop;
+
+import java.util.ArrayList;
+import java.util.List;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+
+/**
+ * A handle of a crop being dragged. The opposite side or corner, or the centre, is the anchor and never moves; the crop
+ * grows at the most until it meets the photo's edge, where it stops.
+ *
+ * <p>With a ratio a side handle keeps the middle of the opposite side, and a corner follows the pointer along the crop's
+ * diagonal. Without one the sides move by themselves, and past the photo's edge the crop nearest to the pointer is taken,
+ * so that the handle glides along the edge.
+ */
+public final class Resize {
+    /** What stays where it is. */
+    public enum Anchor {
+        OPPOSITE,
+        CENTRE
+    }
+
+    private final Outline outline;
+    private final Crop start;
+    private final Handle handle;
+    private final Anchor anchor;
+    private final boolean keepsRatio;
+
+    /**
+     * @param start the crop as shown when the drag began, inside the outline
+     * @param keepsRatio whether the start's ratio is kept
+     */
+    public Resize(Outline outline, Crop start, Handle handle, Anchor anchor, boolean keepsRatio) {
+        this.outline = outline;
+        this.start = start;
+        this.handle = handle;
+        this.anchor = anchor;
+        this.keepsRatio = keepsRatio;
+    }
+
+    /** The crop with the handle dragged to a point, given in the photo's pixels. */
+    public Crop to(Point pointer) {
+        Point way = outline.angle().toScreen(pointer.minus(anchorPoint()));
+        double reach = anchor == Anchor.CENTRE ? 2 : 1;
+        double width = handle.x() == 0 ? start.size().width() : handle.x() * way.x() * reach;
+        double height = handle.y() == 0 ? start.size().height() : handle.y() * way.y() * reach;
+        Size size = keepsRatio ? inRatio(width, height) : freely(width, height);
+        return new Crop(centreFor(size), size);
+    }
+
+    private Size inRatio(double width, double height) {
+        double ratio = start.size().ratio();
+        double wished;
+        if (handle.isCorner()) {
+            wished = (width * ratio + height) / (ratio * ratio + 1);
+        } else {
+            wished = handle.x() == 0 ? height : width / ratio;
+        }
+        Point unit = new Point(ratio, 1);
+        double most = Double.POSITIVE_INFINITY;
+        for (Point corner : cornersFromAnchor()) {
+            Point onScreen = new Point(corner.x() * unit.x(), corner.y() * unit.y());
+            most = Math.min(most, outline.room(anchorPoint(), outline.angle().toPhoto(onScreen)));
+        }
+        // The start lies inside, so it always has room; rounding errors at the edge must not take it away.
+        most = Math.max(most, start.size().height());
+        double shortest = Smallest.shortSide(outline, ratio);
+        double least =
+                Math.min(ratio < 1 ? shortest / ratio : shortest, start.size().height());
+        double tall = Math.max(least, Math.min(most, wished));
+        return new Size(ratio * tall, tall);
+    }
+
+    private Size freely(double width, double height) {
+        double least = Math.min(Smallest.shortSide(outline, 1), start.size().shortSide());
+        Point wished = new Point(Math.max(width, least), Math.max(height, least));
+        Point nearest = new NearestInside(limits(least)).to(wished);
+        return new Size(nearest.x(), nearest.y());
+    }
+
+    /** What the photo's edges and the smallest size ask of a width and height, each of the form a·w + b·h ≤ c. */
+    private List<NearestInside.Limit> limits(double least) {
+        List<NearestInside.Limit> limits = new ArrayList<>();
+        limits.add(
+                handle.x() == 0
+                        ? NearestInside.Limit.exactly(1, 0, start.size().width())
+                        : new NearestInside.Limit(-1, 0, -least));
+        limits.add(
+                handle.y() == 0
+                        ? NearestInside.Limit.exactly(0, 1, start.size().height())
+                        : new NearestInside.Limit(0, -1, -least));
+        Point from = anchorPoint();
+        for (Point corner : cornersFromAnchor()) {
+            Point across = outline.angle().toPhoto(new Point(corner.x(), 0));
+            Point down = outline.angle().toPhoto(new Point(0, corner.y()));
+            limits.add(new NearestInside.Limit(
+                    across.x(), down.x(), outline.photo().width() - from.x()));
+            limits.add(new NearestInside.Limit(-across.x(), -down.x(), from.x()));
+            limits.add(new NearestInside.Limit(
+                    across.y(), down.y(), outline.photo().height() - from.y()));
+            limits.add(new NearestInside.Limit(-across.y(), -down.y(), from.y()));
+        }
+        return limits;
+    }
+
+    /** The ways from the anchor to the crop's four corners, as shares of its width and height. */
+    private List<Point> cornersFromAnchor() {
+        Point place = anchorPlace();
+        List<Point> ways = new ArrayList<>(4);
+        for (int x = 0; x <= 1; x++) {
+            for (int y = 0; y <= 1; y++) {
+                ways.add(new Point(x - place.x(), y - place.y()));
+            }
+        }
+        return ways;
+    }
+
+    private Point anchorPlace() {
+        return anchor == Anchor.CENTRE
+                ? new Point(0.5, 0.5)
+                : new Point(0.5 - handle.x() / 2.0, 0.5 - handle.y() / 2.0);
+    }
+
+    private Point anchorPoint() {
+        return start.at(anchorPlace().x(), anchorPlace().y(), outline.angle());
+    }
+
+    private Point centreFor(Size size) {
+        Point place = anchorPlace();
+        Point way = new Point((0.5 - place.x()) * size.width(), (0.5 - place.y()) * size.height());
+        return anchorPoint().plus(outline.angle().toPhoto(way));
+    }
+}

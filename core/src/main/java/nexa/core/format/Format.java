@@ -1,0 +1,102 @@
+package nexa.core.format;
+
+import java.util.Map;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Require;
+import nexa.core.geometry.Size;
+
+/**
+ * One thing to be delivered.
+ *
+ * @param id short and lasting; names the format in the shoot document
+ * @param name what the photographer calls it
+ * @param leads the files of the lead photos, by the orientation of the photos they lead
+ * @param goes whether it is delivered with the rest
+ */
+public record Format(
+        String id,
+        String name,
+        Ratio ratio,
+        FormatTurn turn,
+        OutputSize size,
+        Map<Orientation, String> leads,
+        Tolerance tolerance,
+        boolean goes,
+        FileSpec file) {
+    private static final double AGREES = 0.005;
+
+    /** @throws IllegalArgumentException if the id is empty or the size disagrees with the ratio by more than 0.5 % */
+    public Format {
+        if (id.isBlank()) {
+            throw new IllegalArgumentException("a format's id must not be empty");
+        }
+        leads = Map.copyOf(leads);
+        if (ratio.isFixed() && size.ratio().isPresent()) {
+            double asked = Orientation.WIDE.turn(ratio.value());
+            double off = Orientation.WIDE.turn(size.ratio().getAsDouble()) / asked - 1;
+            if (Math.abs(off) > AGREES) {
+                throw new IllegalArgumentException("the size of format \"" + id + "\" must agree with its ratio "
+                        + ratio + " within 0.5 %, but is off by " + Math.round(Math.abs(off) * 1000) / 10.0 + " %");
+            }
+        }
+    }
+
+    /** A format with the plain defaults. */
+    public static Format of(String id, String name, Ratio ratio) {
+        return new Format(
+                id,
+                name,
+                ratio,
+                FormatTurn.PHOTO,
+                new OutputSize.AsCropped(),
+                Map.of(),
+                Tolerance.USUAL,
+                true,
+                FileSpec.usual(id));
+    }
+
+    public Format withTurn(FormatTurn newTurn) {
+        return new Format(id, name, ratio, newTurn, size, leads, tolerance, goes, file);
+    }
+
+    public Format withSize(OutputSize newSize) {
+        return new Format(id, name, ratio, turn, newSize, leads, tolerance, goes, file);
+    }
+
+    public Format withLeads(Map<Orientation, String> newLeads) {
+        return new Format(id, name, ratio, turn, size, newLeads, tolerance, goes, file);
+    }
+
+    public Format withGoes(boolean nowGoes) {
+        return new Format(id, name, ratio, turn, size, leads, tolerance, nowGoes, file);
+    }
+
+    public Format withFile(FileSpec newFile) {
+        return new Format(id, name, ratio, turn, size, leads, tolerance, goes, newFile);
+    }
+
+    /** Width over height of an untouched crop that lies the given way. In a free format that is the photo's own. */
+    public double ratioFor(Size photo, Orientation lying) {
+        return switch (ratio.kind()) {
+            case FIXED -> lying.turn(ratio.value());
+            case PHOTO -> lying.turn(photo.ratio());
+            case FREE -> photo.ratio();
+        };
+    }
+
+    /**
+     * How far crops may be from their lead's before they are out of step.
+     *
+     * @param tightness as a share
+     * @param position as a share of the crop
+     */
+    public record Tolerance(double tightness, double position) {
+        public static final Tolerance USUAL = new Tolerance(0.08, 0.05);
+
+        /** @throws IllegalArgumentException for shares of 0 or less and above 1 */
+        public Tolerance {
+            Require.within("tolerance of tightness", Require.positive("tolerance of tightness", tightness), 0, 1);
+            Require.within("tolerance of position", Require.positive("tolerance of position", position), 0, 1);
+        }
+    }
+}

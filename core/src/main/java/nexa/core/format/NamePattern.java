@@ -1,0 +1,70 @@
+package nexa.core.format;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * File names made of text and words in braces, such as "{shoot} {photo} page". What file systems cannot take is replaced
+ * by "-", so that a name is always one plain file's name.
+ */
+public final class NamePattern {
+    /** The words that can be used. */
+    public static final Set<String> WORDS = Set.of("shoot", "photo", "format", "number", "date", "size");
+
+    private static final Pattern WORD = Pattern.compile("\\{([^{}]*)}");
+    private static final Pattern UNFIT = Pattern.compile("[\\p{Cntrl}/\\\\:*?\"<>|]");
+    private static final Pattern ENDS_BADLY = Pattern.compile("[. ]+$");
+    private static final Pattern RESERVED = Pattern.compile("(?i)(con|prn|aux|nul|com[1-9]|lpt[1-9])(\\..*)?");
+
+    private NamePattern() {}
+
+    /** @throws IllegalArgumentException if the pattern has a word that is not known, or a brace without its partner */
+    public static void check(String pattern) {
+        Matcher words = WORD.matcher(pattern);
+        while (words.find()) {
+            if (!WORDS.contains(words.group(1))) {
+                throw new IllegalArgumentException(
+                        "the file name \"" + pattern + "\" has the word {" + words.group(1) + "}, which is not known");
+            }
+        }
+        String rest = words.replaceAll("");
+        if (rest.contains("{") || rest.contains("}")) {
+            throw new IllegalArgumentException("the file name \"" + pattern + "\" has a brace without its partner");
+        }
+    }
+
+    /** The file name, without an ending, that the pattern gives for these values of its words. Never empty. */
+    public static String fill(String pattern, Map<String, String> values) {
+        String filled = WORD.matcher(pattern)
+                .replaceAll(word -> Matcher.quoteReplacement(values.getOrDefault(word.group(1), "")));
+        return clean(filled);
+    }
+
+    /** A text made fit to be a file's name on all common file systems. */
+    public static String clean(String text) {
+        String fit = UNFIT.matcher(text).replaceAll("-").strip();
+        fit = ENDS_BADLY.matcher(fit).replaceAll("");
+        if (fit.isEmpty()) {
+            return "photo";
+        }
+        return RESERVED.matcher(fit).matches() ? fit + "-" : fit;
+    }
+
+    /** Whether a relative folder, with / between its parts, is plain and stays inside the one it is resolved against. */
+    public static boolean staysInside(String folder) {
+        if (folder.isEmpty()) {
+            return true;
+        }
+        for (String part : folder.split("/", -1)) {
+            if (part.isBlank()
+                    || part.equals(".")
+                    || part.equals("..")
+                    || UNFIT.matcher(part).find()) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

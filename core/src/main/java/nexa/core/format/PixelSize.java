@@ -1,0 +1,27 @@
+package nexa.core.format;
+
+import nexa.core.geometry.Require;
+import nexa.core.geometry.Size;
+
+/** A width and a height in whole pixels, both at least 1. */
+public record PixelSize(int width, int height) {
+
+    /** @throws IllegalArgumentException for a side below 1 */
+    public PixelSize {
+        Require.within("width in pixels", width, 1, Integer.MAX_VALUE);
+        Require.within("height in pixels", height, 1, Integer.MAX_VALUE);
+    }
+
+    /** Rounded to whole pixels, never below 1. */
+    public static PixelSize nearest(Size size) {
+        return new PixelSize((int) Math.max(1, Math.round(size.width())), (int) Math.max(1, Math.round(size.height())));
+    }
+
+    public Size size() {
+        return new Size(width, height);
+    }
+
+    public PixelSize swapped() {
+        return new PixelSize(height, width);
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Points, sizes, angles and the outline of a turned photo. Knows nothing of formats or shoots; everything else in core
+ * may use it. Start at {@link nexa.core.geometry.Outline}.
+ */
+package nexa.core.geometry;

@@ -1,0 +1,2 @@
+/** Composition guides: lines laid over a crop. Start at {@link nexa.core.guide.Guide}. */
+package nexa.core.guide;

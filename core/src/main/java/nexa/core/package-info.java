@@ -1,0 +1,9 @@
+/**
+ * The heart of Nexa: what a crop is and how it moves. Pure computation on immutable values, without files, pictures or
+ * screens. Start at {@link nexa.core.series.Crops}, which tells the crop every photo has in every format.
+ *
+ * <p>Everywhere in core a photo is W × H pixels as it is seen after its EXIF orientation, quarter turns and mirroring. x
+ * runs right, y runs down, the origin is the top-left corner, and pixel k spans k … k + 1. Angles are in degrees and
+ * positive when the photo is turned clockwise on screen. A crop is upright on screen.
+ */
+package nexa.core;

@@ -1,0 +1,80 @@
+package nexa.core.series;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import nexa.core.crop.Settle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Carry;
+import nexa.core.shoot.Tune;
+
+/**
+ * A photo that follows a lead: works out its crop from the lead's pattern, and the tune that makes a crop found by hand
+ * of it.
+ *
+ * @param ratio the follower's own, width over height
+ * @param own the wish it keeps for what it does not take from the lead, in pixels
+ */
+record Follower(
+        Pattern lead,
+        Outline outline,
+        double ratio,
+        Optional<SubjectSpot> subject,
+        Set<Carry> carry,
+        Optional<Crop> own) {
+    private static final double SHRUNK = 1e-9;
+    private static final double MOVED = 1e-6;
+
+    /** A crop, and whether the photo's edges kept it from being what the lead asks for. */
+    record Result(Crop crop, boolean isLimited) {}
+
+    Result resolve(Tune tune) {
+        Size wished = size().times(1 / tune.zoom());
+        double growth = outline.growth(wished);
+        boolean shrunk = growth < 1 - SHRUNK;
+        Size size = growth < 1 ? wished.times(growth) : wished;
+        Point nudge = outline.angle().toPhoto(new Point(tune.dx() * size.width(), tune.dy() * size.height()));
+        Crop crop = new Crop(centre(size).plus(nudge), size);
+        Crop settled = Settle.settle(outline, crop);
+        double moved = settled.centre().distance(crop.centre());
+        return new Result(settled, shrunk || moved > MOVED * outline.photo().longSide());
+    }
+
+    /** The tune with which this follower's crop is the given one, which has the follower's ratio. */
+    Tune tuneFor(Crop shown) {
+        double zoom = size().width() / shown.size().width();
+        Point off = outline.angle().toScreen(shown.centre().minus(centre(shown.size())));
+        return new Tune(off.x() / shown.size().width(), off.y() / shown.size().height(), zoom);
+    }
+
+    private Size size() {
+        if (!carry.contains(Carry.TIGHTNESS) && own.isPresent()) {
+            return Size.ofArea(own.get().size().area(), ratio);
+        }
+        OptionalDouble radius = subject.map(SubjectSpot::radius).orElse(OptionalDouble.empty());
+        if (lead.share().isPresent() && radius.isPresent()) {
+            double shortSide = 2 * radius.getAsDouble() / lead.share().getAsDouble();
+            return ratio >= 1 ? new Size(shortSide * ratio, shortSide) : new Size(shortSide, shortSide / ratio);
+        }
+        return outline.largest(ratio).times(lead.cover());
+    }
+
+    private Point centre(Size size) {
+        if (carry.contains(Carry.SUBJECT) && lead.subject().isPresent() && subject.isPresent()) {
+            Point way = lead.subject().get().minus(new Point(0.5, 0.5));
+            Point inPhoto = outline.angle().toPhoto(new Point(way.x() * size.width(), way.y() * size.height()));
+            return subject.get().at().minus(inPhoto);
+        }
+        boolean keepsOwn = !carry.contains(Carry.POSITION) && !carry.contains(Carry.SUBJECT);
+        if (keepsOwn && own.isPresent()) {
+            return own.get().centre();
+        }
+        Point room = Pattern.room(outline, size);
+        return outline.middle()
+                .plus(new Point(
+                        (lead.place().x() - 0.5) * room.x(), (lead.place().y() - 0.5) * room.y()));
+    }
+}

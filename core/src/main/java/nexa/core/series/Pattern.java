@@ -1,0 +1,47 @@
+package nexa.core.series;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+
+/**
+ * What there is to follow in a lead's crop.
+ *
+ * @param isFlipped whether the crop lies the other way than the format has it for the lead
+ * @param ratio width over height
+ * @param cover the share of the largest crop of its ratio
+ * @param place where it lies in the room it has, 0 … 1 both ways where it fits
+ * @param subject where the lead's subject lies in the crop, 0 … 1 inside it
+ * @param share how much of the crop's short side the subject's diameter takes
+ */
+record Pattern(
+        boolean isFlipped, double ratio, double cover, Point place, Optional<Point> subject, OptionalDouble share) {
+
+    static Pattern of(Outline outline, Crop crop, Optional<SubjectSpot> subject, boolean isFlipped) {
+        Size size = crop.size();
+        double ratio = size.ratio();
+        Point room = room(outline, size);
+        Point off = crop.centre().minus(outline.middle());
+        return new Pattern(
+                isFlipped,
+                ratio,
+                size.width() / outline.largest(ratio).width(),
+                new Point(0.5 + off.x() / room.x(), 0.5 + off.y() / room.y()),
+                subject.map(spot -> crop.placeOf(spot.at(), outline.angle())),
+                subject.isPresent() && subject.get().radius().isPresent()
+                        ? OptionalDouble.of(2 * subject.get().radius().getAsDouble() / size.shortSide())
+                        : OptionalDouble.empty());
+    }
+
+    /** The room a crop's centre has, never taken for less than a tenth of the photo, which keeps everything continuous. */
+    static Point room(Outline outline, Size crop) {
+        double width = outline.photo().width();
+        double height = outline.photo().height();
+        return new Point(
+                Math.max(width - 2 * outline.halfAcross(crop), 0.1 * width),
+                Math.max(height - 2 * outline.halfDown(crop), 0.1 * height));
+    }
+}

@@ -1,0 +1,75 @@
+package nexa.core.series;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import nexa.core.format.Format;
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
+
+/**
+ * The crop a photo has in a format.
+ *
+ * @param isLimited whether the photo's edges kept a follower from what its lead asks for
+ */
+public record PhotoCrop(Photo photo, Format format, State state, Crop crop, boolean isLimited, List<Warning> warnings) {
+    /** Where the crop comes from. */
+    public enum State {
+        UNTOUCHED,
+        LEAD,
+        FOLLOW,
+        TUNED,
+        OWN
+    }
+
+    /** What a photographer should know of a crop. */
+    public enum Warning {
+        /** The stored size was off the format's ratio by more than 0.1 % and was brought to it. */
+        RATIO_MENDED,
+        /** The result needs more pixels than the crop has. */
+        TOO_FEW_PIXELS
+    }
+
+    public PhotoCrop {
+        warnings = List.copyOf(warnings);
+    }
+
+    public Outline outline() {
+        return photo.outline();
+    }
+
+    public boolean isDone() {
+        return photo.entry(format.id()).isDone();
+    }
+
+    /** The share of the photo that is kept, above 0 and at most 1. */
+    public double kept() {
+        return crop.size().area() / photo.size().area();
+    }
+
+    /** The result's size in pixels. */
+    public PixelSize output() {
+        return format.size().pixels(crop.size());
+    }
+
+    /** Whether the result needs more pixels than the crop has, so that it has to be enlarged. */
+    public boolean hasTooFewPixels() {
+        // Half a pixel is what rounding the result's size may add.
+        return output().width() > crop.size().width() + 0.5
+                || output().height() > crop.size().height() + 0.5;
+    }
+
+    /** The pixels an inch of paper gets before any enlarging; empty without a paper size. */
+    public OptionalDouble ppi() {
+        return format.size()
+                .inches(crop.size())
+                .map(inches -> OptionalDouble.of(ppi(crop.size(), inches)))
+                .orElse(OptionalDouble.empty());
+    }
+
+    private static double ppi(Size crop, Size inches) {
+        return Math.min(crop.width() / inches.width(), crop.height() / inches.height());
+    }
+}

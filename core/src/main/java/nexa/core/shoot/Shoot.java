@@ -1,0 +1,163 @@
+package nexa.core.shoot;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import nexa.core.format.Format;
+import nexa.core.geometry.Orientation;
+
+/** Photos opened together, with their order, formats, crops and marks. An immutable value. */
+public final class Shoot {
+    /** How the photos are ordered. */
+    public enum Order {
+        TIME,
+        NAME
+    }
+
+    private final String title;
+    private final Order order;
+    private final List<Format> formats;
+    private final List<Photo> photos;
+    private final Map<String, Integer> places;
+
+    private Shoot(String title, Order order, List<Format> formats, List<Photo> photos) {
+        this.title = title;
+        this.order = order;
+        this.formats = List.copyOf(formats);
+        this.photos = List.copyOf(photos);
+        this.places = new HashMap<>();
+        for (int i = 0; i < this.photos.size(); i++) {
+            String file = this.photos.get(i).file();
+            if (places.put(file, i) != null) {
+                throw new IllegalArgumentException("the photo " + file + " is listed twice");
+            }
+        }
+    }
+
+    /**
+     * A shoot.
+     *
+     * @throws IllegalArgumentException if a format or photo is there twice, a lead is not a listed photo with its own
+     *     crop, or a follower has no lead in its format
+     */
+    public static Shoot of(String title, Order order, List<Format> formats, List<Photo> photos) {
+        Shoot shoot = new Shoot(title, order, formats, photos);
+        Set<String> ids = new HashSet<>();
+        for (Format format : formats) {
+            if (!ids.add(format.id())) {
+                throw new IllegalArgumentException("the format id \"" + format.id() + "\" is used twice");
+            }
+            shoot.checkLeads(format);
+        }
+        return shoot;
+    }
+
+    private void checkLeads(Format format) {
+        for (String lead : format.leads().values()) {
+            Photo photo = find(lead)
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "the lead " + lead + " of format \"" + format.id() + "\" is not a photo of this shoot"));
+            if (!(photo.entry(format.id()).placement() instanceof Placement.Own)) {
+                throw new IllegalArgumentException(
+                        "the lead " + lead + " of format \"" + format.id() + "\" must have a crop of its own");
+            }
+        }
+        if (format.leads().isEmpty()) {
+            for (Photo photo : photos) {
+                if (photo.entry(format.id()).placement() instanceof Placement.Follow) {
+                    throw new IllegalArgumentException(
+                            photo.file() + " follows in format \"" + format.id() + "\", which has no lead");
+                }
+            }
+        }
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public Order order() {
+        return order;
+    }
+
+    public List<Format> formats() {
+        return formats;
+    }
+
+    /** In the shoot's order. */
+    public List<Photo> photos() {
+        return photos;
+    }
+
+    public Optional<Photo> find(String file) {
+        return Optional.ofNullable(places.get(file)).map(photos::get);
+    }
+
+    /** @throws IllegalArgumentException if there is no such photo */
+    public Photo photo(String file) {
+        return find(file).orElseThrow(() -> new IllegalArgumentException("no photo " + file + " in this shoot"));
+    }
+
+    /** @throws IllegalArgumentException if there is no such format */
+    public Format format(String id) {
+        return formats.stream()
+                .filter(format -> format.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no format \"" + id + "\" in this shoot"));
+    }
+
+    /** The photo that a format's photos of an orientation listen to: the lead of that orientation, else the other. */
+    public Optional<Photo> leadFor(Format format, Orientation photo) {
+        String own = format.leads().get(photo);
+        String lead = own != null ? own : format.leads().get(photo.other());
+        return Optional.ofNullable(lead).flatMap(this::find);
+    }
+
+    /** The shoot with one photo changed. */
+    public Shoot with(String file, UnaryOperator<Photo> change) {
+        List<Photo> changed = new ArrayList<>(photos);
+        int place = places.get(photo(file).file());
+        changed.set(place, change.apply(photos.get(place)));
+        return new Shoot(title, order, formats, changed);
+    }
+
+    /** The shoot with these photos in place of those of the same files. */
+    public Shoot withChanged(Map<String, Photo> changes) {
+        List<Photo> changed = new ArrayList<>(photos);
+        changed.replaceAll(photo -> changes.getOrDefault(photo.file(), photo));
+        return new Shoot(title, order, formats, changed);
+    }
+
+    /** The shoot with other photos, in this order. */
+    public Shoot withPhotos(List<Photo> newPhotos) {
+        return new Shoot(title, order, formats, newPhotos);
+    }
+
+    public Shoot withFormats(List<Format> newFormats) {
+        return new Shoot(title, order, newFormats, photos);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Shoot that
+                && title.equals(that.title)
+                && order == that.order
+                && formats.equals(that.formats)
+                && photos.equals(that.photos);
+    }
+
+    @Override
+    public int hashCode() {
+        return title.hashCode() * 31 + photos.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return title + ", " + photos.size() + " photos, " + formats.size() + " formats";
+    }
+}

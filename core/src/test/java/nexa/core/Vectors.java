@@ -1,0 +1,50 @@
+package nexa.core;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.geometry.Size;
+
+/** Worked cases that a separate program made, and how to read them. */
+public final class Vectors {
+    private Vectors() {}
+
+    public static Stream<JsonNode> cases(String name) {
+        try (InputStream in = Vectors.class.getResourceAsStream("/vectors/" + name + ".json")) {
+            JsonNode cases = new ObjectMapper().readTree(in).get("cases");
+            return StreamSupport.stream(cases.spliterator(), false);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static Point point(JsonNode pair) {
+        return new Point(pair.get(0).asDouble(), pair.get(1).asDouble());
+    }
+
+    public static Size size(JsonNode pair) {
+        return new Size(pair.get(0).asDouble(), pair.get(1).asDouble());
+    }
+
+    public static Segment segment(JsonNode from, JsonNode to) {
+        return new Segment(point(from), point(to));
+    }
+
+    public static Crop crop(JsonNode crop) {
+        return new Crop(point(crop.get("centre")), size(crop.get("size")));
+    }
+
+    public static Outline outline(JsonNode photo) {
+        return new Outline(
+                size(photo.get("photo")), new Angle(photo.get("angle").asDouble()));
+    }
+}

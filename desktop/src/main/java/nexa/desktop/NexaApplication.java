@@ -1,0 +1,81 @@
+package nexa.desktop;
+
+import atlantafx.base.theme.PrimerLight;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+import nexa.desktop.shell.Shell;
+import nexa.store.UserData;
+
+/**
+ * The application. Arguments: {@code --sample=FOLDER}, the sample shoot's photos; then nothing for the welcome page,
+ * {@code --demo} for the sample shoot, {@code --shots=FOLDER} to take the pictures of the documentation, or what is to be
+ * opened.
+ */
+public final class NexaApplication extends Application {
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private Shell shell;
+
+    @Override
+    public void start(Stage stage) {
+        Parameters given = getParameters();
+        UserData userData = UserData.ofThisUser();
+        Optional<SampleShoot> sample = Optional.ofNullable(given.getNamed().get("sample"))
+                .map(photos -> new SampleShoot(Path.of(photos), userData));
+        shell = open(stage, userData, sample.map(shoot -> () -> shoot.copied(false)));
+        Optional<String> shots = Optional.ofNullable(given.getNamed().get("shots"));
+        List<Path> paths = given.getUnnamed().stream()
+                .filter(argument -> !argument.startsWith("--"))
+                .map(Path::of)
+                .toList();
+        stage.show();
+        boolean isDemo = given.getUnnamed().contains("--demo");
+        if (sample.isPresent() && (isDemo || shots.isPresent())) {
+            sample.get()
+                    .copied(shots.isPresent())
+                    .thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))
+                            .thenRun(() -> shots.ifPresent(to -> new Shots(stage, shell, Path.of(to)).take()))));
+        } else {
+            shell.open(paths);
+        }
+    }
+
+    /** Fills a stage with the application, without showing it yet. */
+    public static Shell open(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
+        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        loadFont("HankenGrotesk-Regular.ttf");
+        loadFont("HankenGrotesk-SemiBold.ttf");
+        Shell shell = new Shell(stage, userData, sample);
+        Scene scene = new Scene(shell, WIDTH, HEIGHT);
+        scene.getStylesheets()
+                .add(Objects.requireNonNull(NexaApplication.class.getResource("nexa.css"))
+                        .toExternalForm());
+        stage.setScene(scene);
+        stage.setTitle("Nexa");
+        stage.setMinWidth(960);
+        stage.setMinHeight(600);
+        return shell;
+    }
+
+    private static void loadFont(String file) {
+        InputStream in = Objects.requireNonNull(NexaApplication.class.getResourceAsStream("fonts/" + file));
+        Font.loadFont(in, 13);
+    }
+
+    @Override
+    public void stop() {
+        // Saving goes on on its own thread; the program ends when it is done.
+        shell.closeShoot();
+    }
+}

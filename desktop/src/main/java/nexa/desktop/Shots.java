@@ -1,0 +1,90 @@
+package nexa.desktop;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Map;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.WritableImage;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import nexa.desktop.shell.Shell;
+
+/** Takes the pictures of the documentation: the real window, one main view after the other, then ends the program. */
+final class Shots {
+    private static final Duration TO_SETTLE = Duration.seconds(3);
+
+    private final Stage stage;
+    private final Shell shell;
+    private final Path folder;
+    private final Deque<Map.Entry<String, Runnable>> views = new ArrayDeque<>();
+
+    Shots(Stage stage, Shell shell, Path folder) {
+        this.stage = stage;
+        this.shell = shell;
+        this.folder = folder;
+        stage.setX(0);
+        stage.setY(0);
+        views.add(Map.entry("sheet", () -> shell.go("sheet")));
+        views.add(Map.entry("easel", () -> {
+            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
+            shell.go("easel");
+        }));
+        views.add(Map.entry("hand-over", () -> shell.go("handover")));
+    }
+
+    void take() {
+        if (views.isEmpty()) {
+            Platform.exit();
+            return;
+        }
+        if (!isAllRead()) {
+            PauseTransition wait = new PauseTransition(TO_SETTLE);
+            wait.setOnFinished(event -> take());
+            wait.play();
+            return;
+        }
+        Map.Entry<String, Runnable> view = views.poll();
+        view.getValue().run();
+        PauseTransition settle = new PauseTransition(TO_SETTLE);
+        settle.setOnFinished(event -> {
+            save(view.getKey());
+            take();
+        });
+        settle.play();
+    }
+
+    private boolean isAllRead() {
+        return shell.session()
+                .map(session -> session.shoot().photos().size()
+                        <= session.readingProperty().get().facts().size())
+                .orElse(false);
+    }
+
+    private void save(String name) {
+        WritableImage image = new Robot()
+                .getScreenCapture(
+                        null,
+                        stage.getX() + stage.getScene().getX(),
+                        stage.getY() + stage.getScene().getY(),
+                        stage.getScene().getWidth(),
+                        stage.getScene().getHeight());
+        try {
+            Files.createDirectories(folder);
+            ImageIO.write(
+                    SwingFXUtils.fromFXImage(image, null),
+                    "png",
+                    folder.resolve(name + ".png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package nexa.desktop.easel;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.geometry.Orientation;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.FormatWords;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.Words;
+
+/** The formats, each with this photo's own crop in it, and which way the crop lies. */
+final class FormatsColumn {
+    private static final double THUMB_WIDTH = 52;
+    private static final double THUMB_HEIGHT = 48;
+    private static final double WORDS_WIDTH = 122;
+
+    private final ShootSession session;
+    private final BorderPane node = new BorderPane();
+    private final VBox list = new VBox(2);
+    private final ToggleGroup group = new ToggleGroup();
+    private final ToggleButton wide;
+    private final ToggleButton tall;
+    private final Subscriptions subscriptions = new Subscriptions();
+    private List<Entry> entries = List.of();
+
+    FormatsColumn(ShootSession session, Consumer<Orientation> turnCrop) {
+        this.session = session;
+        node.getStyleClass().add("formats");
+        HBox heading = new HBox(
+                Parts.label(Words.get("formats.title"), "section-title"),
+                Parts.spacer(),
+                Parts.label(Words.get("formats.thisPhoto"), "quiet"));
+        heading.getStyleClass().add("formats-heading");
+        ScrollPane scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        wide = lying("formats.wide", Orientation.WIDE, turnCrop);
+        tall = lying("formats.tall", Orientation.TALL, turnCrop);
+        HBox lying = new HBox(6, new HBox(4, wide, tall), Parts.label("W", "key-cap"));
+        lying.setAlignment(Pos.CENTER_LEFT);
+        VBox foot = new VBox(6, Parts.label(Words.get("formats.lies"), "quiet"), lying);
+        foot.getStyleClass().add("formats-foot");
+        node.setTop(heading);
+        node.setCenter(scroll);
+        node.setBottom(foot);
+        subscriptions.listen(session.shootProperty(), this::refresh);
+        subscriptions.listen(session.readingProperty(), this::refresh);
+        subscriptions.listen(session.photoProperty(), this::refresh);
+        subscriptions.listen(session.formatProperty(), this::refresh);
+    }
+
+    private static ToggleButton lying(String key, Orientation way, Consumer<Orientation> turnCrop) {
+        ToggleButton button = Parts.toggle(key, "choice");
+        button.setOnAction(event -> turnCrop.accept(way));
+        return button;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    /** Shows the present state; nothing while the easel is not in front. */
+    void refresh() {
+        if (node.getScene() == null) {
+            return;
+        }
+        List<String> ids = session.shoot().formats().stream().map(Format::id).toList();
+        if (!entries.stream().map(Entry::id).toList().equals(ids)) {
+            entries = new ArrayList<>();
+            for (Format format : session.shoot().formats()) {
+                entries.add(new Entry(format.id(), entries.size() + 1));
+            }
+            list.getChildren().setAll(entries.stream().map(Entry::button).toList());
+        }
+        Optional<Photo> photo = session.photo().filter(session::isReady);
+        for (Entry entry : entries) {
+            Format format = session.shoot().format(entry.id());
+            entry.show(format, photo.map(ready -> session.crop(ready, format)));
+        }
+        Optional<Orientation> way =
+                session.crop().map(crop -> crop.crop().size().orientation());
+        wide.setSelected(way.filter(lying -> lying == Orientation.WIDE).isPresent());
+        tall.setSelected(way.filter(lying -> lying == Orientation.TALL).isPresent());
+    }
+
+    void dispose() {
+        subscriptions.dispose();
+    }
+
+    /** One format in the column. */
+    private final class Entry {
+        private final String id;
+        private final ToggleButton button = new ToggleButton();
+        private final Thumb thumb = new Thumb(session.pictures());
+        private final Label name = Parts.label("", "format-name");
+        private final Label asked = Parts.label("", "small", "quiet");
+        private final Label comesOut = Parts.label("", "small", "quiet");
+
+        Entry(String id, int number) {
+            this.id = id;
+            StackPane place = new StackPane(thumb);
+            place.setMinSize(THUMB_WIDTH, THUMB_HEIGHT);
+            place.setMaxSize(THUMB_WIDTH, THUMB_HEIGHT);
+            VBox words = new VBox(1, name, asked, comesOut);
+            words.setMinWidth(WORDS_WIDTH);
+            words.setMaxWidth(WORDS_WIDTH);
+            words.setAlignment(Pos.CENTER_LEFT);
+            HBox content = new HBox(10, place, words);
+            content.setAlignment(Pos.CENTER_LEFT);
+            button.setGraphic(content);
+            button.getStyleClass().add("format-entry");
+            button.setToggleGroup(group);
+            button.setId("format-" + id);
+            button.setMaxWidth(Double.MAX_VALUE);
+            String tip = number <= 9 ? Words.get("formats.entry.tip", number) : Words.get("formats.entry.plain");
+            Parts.explain(button, tip);
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                session.formatProperty().set(id);
+            });
+        }
+
+        String id() {
+            return id;
+        }
+
+        ToggleButton button() {
+            return button;
+        }
+
+        void show(Format format, Optional<PhotoCrop> crop) {
+            name.setText(format.name());
+            asked.setText(FormatWords.asked(format));
+            button.setAccessibleText(format.name() + ", " + asked.getText());
+            button.setSelected(format.id().equals(session.formatProperty().get()));
+            crop.ifPresentOrElse(
+                    shown -> {
+                        thumb.show(shown, THUMB_WIDTH, THUMB_HEIGHT);
+                        comesOut.setText(FormatWords.shortDetail(shown));
+                        boolean few = shown.hasTooFewPixels();
+                        comesOut.getStyleClass().setAll("label", "small", few ? "look" : "quiet");
+                    },
+                    () -> {
+                        thumb.clear();
+                        comesOut.setText("");
+                    });
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package nexa.desktop.easel;
+
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+
+/**
+ * How a photo lies in the room: which of its points is in the middle, and how large and turned it is.
+ *
+ * @param room the room's size in screen pixels
+ * @param middle the photo's point in the middle of the room
+ * @param scale screen pixels a photo pixel
+ * @param angle how far the photo is turned
+ */
+record Projection(Size room, Point middle, double scale, Angle angle) {
+
+    /** The crop in the middle, as large as fits with a margin around it. */
+    static Projection fitting(Size room, double margin, Crop crop, Angle angle) {
+        double across = Math.max(1, room.width() - 2 * margin) / crop.size().width();
+        double down = Math.max(1, room.height() - 2 * margin) / crop.size().height();
+        return new Projection(room, crop.centre(), Math.min(across, down), angle);
+    }
+
+    Point toScreen(Point inPhoto) {
+        Point way = angle.toScreen(inPhoto.minus(middle)).times(scale);
+        return new Point(room.width() / 2 + way.x(), room.height() / 2 + way.y());
+    }
+
+    Point toPhoto(Point onScreen) {
+        Point way = new Point(onScreen.x() - room.width() / 2, onScreen.y() - room.height() / 2);
+        return middle.plus(angle.toPhoto(way.times(1 / scale)));
+    }
+
+    /** Whether this differs from another one only by a shift. */
+    boolean isShiftOf(Projection other) {
+        return scale == other.scale && angle.equals(other.angle) && room.equals(other.room);
+    }
+
+    /** Some of the way to another projection; 0 is this one, 1 the other. */
+    Projection towards(Projection other, double share) {
+        Point between = middle.plus(other.middle.minus(middle).times(share));
+        double zoom = scale * Math.pow(other.scale / scale, share);
+        return new Projection(other.room, between, zoom, other.angle);
+    }
+}

@@ -1,0 +1,145 @@
+package nexa.desktop.easel;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.Words;
+
+/** The crops of the run as they will look, all at one height. A click goes to the photo. */
+final class ProofStrip {
+    private static final double HEIGHT = 68;
+    private static final double WIDEST = 190;
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+
+    private final ShootSession session;
+    private final ListView<String> node = new ListView<>();
+    private final Subscriptions subscriptions = new Subscriptions();
+
+    ProofStrip(ShootSession session) {
+        this.session = session;
+        node.setOrientation(Orientation.HORIZONTAL);
+        node.getStyleClass().add("proof-strip");
+        node.setId("proof-strip");
+        node.setFocusTraversable(false);
+        node.setAccessibleText(Words.get("proofs.text"));
+        node.setCellFactory(list -> new Proof());
+        subscriptions.listen(session.shootProperty(), this::refresh);
+        subscriptions.listen(session.photoProperty(), this::showCurrent);
+        refresh();
+    }
+
+    Node node() {
+        return node;
+    }
+
+    private void refresh() {
+        List<String> files = session.shoot().photos().stream().map(Photo::file).toList();
+        if (!files.equals(node.getItems())) {
+            node.getItems().setAll(files);
+            showCurrent();
+        }
+    }
+
+    /** Scrolls to the photo worked on, with its neighbour before it in sight. */
+    void showCurrent() {
+        int here = session.photoProperty().get().map(node.getItems()::indexOf).orElse(-1);
+        if (here >= 0) {
+            node.scrollTo(Math.max(0, here - 3));
+        }
+    }
+
+    void dispose() {
+        subscriptions.dispose();
+    }
+
+    /** One crop of the run. */
+    private final class Proof extends ListCell<String> {
+        private final Thumb thumb = new Thumb(session.pictures());
+        private final StackPane frame = new StackPane(thumb);
+        private final Label name = Parts.label("", "small");
+        private final Label word = Parts.label("", "small", "quiet");
+        private final Node tick = Parts.tick();
+        private final VBox content;
+        private Optional<PhotoCrop> seen = Optional.empty();
+
+        Proof() {
+            frame.getStyleClass().add("proof-frame");
+            HBox caption = new HBox(5, name, tick, word);
+            caption.setAlignment(Pos.CENTER_LEFT);
+            caption.getStyleClass().add("proof-caption");
+            content = new VBox(2, frame, caption);
+            setText(null);
+            setOnMouseClicked(
+                    event -> Optional.ofNullable(getItem()).ifPresent(file -> session.goTo(Optional.of(file))));
+            session.photoProperty().addListener((observed, before, now) -> markCurrent());
+            session.shootProperty().addListener((observed, before, now) -> refreshCrop());
+            session.readingProperty().addListener((observed, before, now) -> refreshCrop());
+            session.formatProperty().addListener((observed, before, now) -> refreshCrop());
+        }
+
+        @Override
+        protected void updateItem(String file, boolean empty) {
+            super.updateItem(file, empty);
+            seen = Optional.empty();
+            markCurrent();
+            setGraphic(empty ? null : content);
+            if (empty) {
+                thumb.clear();
+            } else {
+                refreshCrop();
+            }
+        }
+
+        private void markCurrent() {
+            boolean isCurrent =
+                    getItem() != null && session.photoProperty().get().equals(Optional.of(getItem()));
+            pseudoClassStateChanged(CURRENT, isCurrent);
+        }
+
+        private void refreshCrop() {
+            Optional<Photo> photo = Optional.ofNullable(getItem())
+                    .flatMap(file -> session.shoot().find(file));
+            if (photo.isEmpty()) {
+                return;
+            }
+            name.setText(PhotoNames.base(photo.get().file()));
+            setAccessibleText(photo.get().file());
+            if (session.isReady(photo.get())) {
+                PhotoCrop crop = session.crop(photo.get(), session.format());
+                word.setText("");
+                tick.setVisible(crop.isDone());
+                tick.setManaged(crop.isDone());
+                if (!seen.equals(Optional.of(crop))) {
+                    thumb.show(crop, WIDEST, HEIGHT);
+                    seen = Optional.of(crop);
+                }
+            } else {
+                boolean isBroken = session.readingProperty()
+                        .get()
+                        .problems()
+                        .containsKey(photo.get().file());
+                thumb.clear();
+                frame.setMinSize(HEIGHT, HEIGHT);
+                tick.setVisible(false);
+                tick.setManaged(false);
+                word.setText(isBroken ? Words.get("state.unreadable") : "");
+            }
+        }
+    }
+}

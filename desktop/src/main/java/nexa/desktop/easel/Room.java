@@ -1,0 +1,369 @@
+package nexa.desktop.easel;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.scene.control.Label;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.desktop.picture.Images;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Words;
+import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.read.Picture;
+import nexa.imaging.read.PictureLevel;
+import nexa.imaging.read.PictureLibrary;
+
+/**
+ * The part of the easel where the photo lies. The crop holds still in the middle and the photo moves under it; only
+ * while a handle is dragged does the photo stay, and afterwards it settles so that the crop fills the room again.
+ */
+final class Room extends Region {
+    private static final double MARGIN = 26;
+    /** Keeps the words below the crop clear of its corner's handle. */
+    private static final double BESIDE_HANDLE = 12;
+
+    private static final double SETTLE_NANOS = 150e6;
+    /** From this scale of the preview on, full pixels are worth reading. */
+    private static final double BLURS = 1.15;
+
+    private final PictureLibrary library;
+    private final RoomPicture renderer = new RoomPicture();
+    private final ImageView picture = new ImageView();
+    private final CropOverlay overlay;
+    private final Label kept = Parts.label("", "room-tag");
+    private final Label waiting = Parts.label("", "quiet", "room-waiting");
+    private Optional<PhotoCrop> base = Optional.empty();
+    private Optional<RoomPicture.Drawing> drawing = Optional.empty();
+    private Optional<Picture> source = Optional.empty();
+    private Optional<Projection> shown = Optional.empty();
+    private Crop shownCrop;
+    private boolean isUncropped;
+    private Projection wanted;
+    private Crop wantedCrop;
+    /** Counts the photos shown, so that a drawing of an earlier one is not taken for this one's. */
+    private long epoch;
+
+    private boolean hasAskedForFull;
+    private AnimationTimer settling;
+
+    Room(PictureLibrary library, Consumer<StackPane> prepareHandle) {
+        this.library = library;
+        this.overlay = new CropOverlay(prepareHandle);
+        getStyleClass().add("room");
+        picture.setManaged(false);
+        picture.setMouseTransparent(true);
+        kept.setMouseTransparent(true);
+        overlay.setVisible(false);
+        kept.setVisible(false);
+        getChildren().addAll(picture, overlay, kept, waiting);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+    }
+
+    CropOverlay overlay() {
+        return overlay;
+    }
+
+    /** How the photo lies at this moment, if there is one. */
+    Optional<Projection> projection() {
+        return shown;
+    }
+
+    /** Shows a photo with its crop. The same photo glides there; another one is there at once, when it has been read. */
+    void show(PhotoCrop crop) {
+        boolean isSame =
+                base.map(before -> isSamePicture(before.photo(), crop.photo())).orElse(false);
+        base = Optional.of(crop);
+        if (!isSame) {
+            source = library.finestReady(crop.photo());
+            forgetDrawing();
+            askFor(crop.photo(), PictureLevel.PREVIEW);
+        }
+        if (source.isPresent() && hasRoom()) {
+            Projection fit = fitting(crop.crop());
+            if (isSame && shown.isPresent() && shown.get().angle().equals(fit.angle())) {
+                glide(fit, crop.crop());
+            } else {
+                aim(fit, crop.crop());
+            }
+        }
+    }
+
+    /** Shows that there is no photo to work on, and why. */
+    void showNothing(String why) {
+        base = Optional.empty();
+        source = Optional.empty();
+        forgetDrawing();
+        waiting.setText(why);
+    }
+
+    private static boolean isSamePicture(Photo one, Photo other) {
+        return one.file().equals(other.file()) && one.turn() == other.turn() && one.isMirrored() == other.isMirrored();
+    }
+
+    private void forgetDrawing() {
+        stopGliding();
+        epoch++;
+        hasAskedForFull = false;
+        drawing = Optional.empty();
+        shown = Optional.empty();
+        picture.setImage(null);
+        overlay.setVisible(false);
+        kept.setVisible(false);
+        waiting.setText(Words.get("easel.reading"));
+        waiting.setVisible(true);
+    }
+
+    /** The photo slides under the crop, which stays where it is. */
+    void slide(Crop draft) {
+        shown.ifPresent(now -> aim(new Projection(now.room(), draft.centre(), now.scale(), now.angle()), draft));
+    }
+
+    /** The crop changes over the photo, which stays where it is. */
+    void resize(Crop draft) {
+        stopGliding();
+        shown.ifPresent(now -> aim(now, draft));
+    }
+
+    /** The photo changes under the crop, which stays as large as it is. */
+    void fit(Crop draft) {
+        stopGliding();
+        if (hasRoom()) {
+            aim(fitting(draft), draft);
+        }
+    }
+
+    /** Nothing but the crop, on the surround; or everything again. */
+    void setBare(boolean bare) {
+        if (shown.isPresent()) {
+            Rectangle frame = frame();
+            picture.setClip(bare ? frameOnPicture(frame) : null);
+            kept.setVisible(!bare);
+        }
+    }
+
+    private Rectangle frameOnPicture(Rectangle frame) {
+        return new Rectangle(
+                Math.round(frame.getX() - picture.getLayoutX()),
+                Math.round(frame.getY() - picture.getLayoutY()),
+                Math.round(frame.getWidth()),
+                Math.round(frame.getHeight()));
+    }
+
+    /** The whole photo without its crop while held, or the crop again. */
+    void setUncropped(boolean uncropped) {
+        isUncropped = uncropped;
+        overlay.setVisible(!uncropped && shown.isPresent());
+        kept.setVisible(overlay.isVisible());
+        base.ifPresent(crop -> {
+            Crop whole = new Crop(crop.outline().middle(), crop.photo().size());
+            aim(uncropped ? fitting(whole) : fitting(crop.crop()), crop.crop());
+        });
+    }
+
+    private Projection fitting(Crop crop) {
+        return Projection.fitting(
+                new Size(getWidth(), getHeight()),
+                MARGIN,
+                crop,
+                base.orElseThrow().photo().angle());
+    }
+
+    private boolean hasRoom() {
+        return getWidth() > 1 && getHeight() > 1;
+    }
+
+    private void glide(Projection target, Crop crop) {
+        stopGliding();
+        Projection from = shown.orElseThrow();
+        if (from.equals(target)) {
+            aim(target, crop);
+            return;
+        }
+        settling = new AnimationTimer() {
+            private long began;
+
+            @Override
+            public void handle(long now) {
+                began = began == 0 ? now : began;
+                double share = Math.min(1, (now - began) / SETTLE_NANOS);
+                double eased = share * share * (3 - 2 * share);
+                aim(share == 1 ? target : from.towards(target, eased), crop);
+                if (share == 1) {
+                    stop();
+                }
+            }
+        };
+        settling.start();
+    }
+
+    private void stopGliding() {
+        if (settling != null) {
+            settling.stop();
+            settling = null;
+        }
+    }
+
+    /** Brings the photo to a projection: by shifting what is drawn where that will do, else by drawing it anew. */
+    private void aim(Projection target, Crop crop) {
+        wanted = target;
+        wantedCrop = crop;
+        if (drawing.isPresent() && target.isShiftOf(drawing.get().projection()) && reaches(target)) {
+            present(target, crop);
+            if (isFarFrom(target)) {
+                draw(target, crop);
+            }
+        } else {
+            draw(target, crop);
+        }
+    }
+
+    private Point shiftFor(Projection target) {
+        return target.toScreen(drawing.orElseThrow().projection().middle())
+                .minus(new Point(target.room().width() / 2, target.room().height() / 2));
+    }
+
+    private boolean reaches(Projection target) {
+        Point shift = shiftFor(target);
+        return Math.abs(shift.x()) <= RoomPicture.BEYOND * target.room().width()
+                && Math.abs(shift.y()) <= RoomPicture.BEYOND * target.room().height();
+    }
+
+    private boolean isFarFrom(Projection target) {
+        Point shift = shiftFor(target);
+        return Math.abs(shift.x()) > RoomPicture.BEYOND / 2 * target.room().width()
+                || Math.abs(shift.y()) > RoomPicture.BEYOND / 2 * target.room().height();
+    }
+
+    private void draw(Projection target, Crop crop) {
+        if (source.isEmpty()) {
+            return;
+        }
+        long now = epoch;
+        renderer.draw(source.get(), base.orElseThrow().photo().size(), target, done -> {
+            if (now == epoch) {
+                drawing = Optional.of(done);
+                picture.setImage(Images.of(done.picture()));
+                // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
+                boolean isThere = wanted.isShiftOf(target) && reaches(wanted);
+                present(isThere ? wanted : target, isThere ? wantedCrop : crop);
+            }
+        });
+        readFinerIfNeeded(target);
+    }
+
+    /** Puts what is drawn, and the overlay, in their places. */
+    private void present(Projection target, Crop crop) {
+        shown = Optional.of(target);
+        shownCrop = crop;
+        Point shift = shiftFor(target);
+        picture.setLayoutX(
+                Math.round(shift.x() - RoomPicture.BEYOND * target.room().width()));
+        picture.setLayoutY(
+                Math.round(shift.y() - RoomPicture.BEYOND * target.room().height()));
+        waiting.setVisible(false);
+        overlay.setVisible(!isUncropped);
+        kept.setVisible(!isUncropped);
+        layOverlay();
+    }
+
+    private void layOverlay() {
+        shown.ifPresent(now -> {
+            Rectangle frame = frame();
+            overlay.lay(frame, now.room());
+            double share =
+                    shownCrop.size().area() / base.orElseThrow().photo().size().area();
+            kept.setText(Words.get("easel.kept", Words.number(100 * share, 0)));
+            kept.autosize();
+            double below = Math.min(frame.getY() + frame.getHeight(), getHeight() - kept.getHeight() - 2);
+            kept.relocate(Math.round(frame.getX() + BESIDE_HANDLE), Math.round(below));
+        });
+    }
+
+    /** Where the crop lies in the room. */
+    Rectangle frame() {
+        Projection now = shown.orElseThrow();
+        Point middle = now.toScreen(shownCrop.centre());
+        double width = shownCrop.size().width() * now.scale();
+        double height = shownCrop.size().height() * now.scale();
+        return new Rectangle(middle.x() - width / 2, middle.y() - height / 2, width, height);
+    }
+
+    private void readFinerIfNeeded(Projection target) {
+        Photo photo = base.orElseThrow().photo();
+        double scale =
+                target.scale() * photo.size().width() / source.orElseThrow().width();
+        boolean isWhole = source.get().width() >= photo.size().width();
+        boolean isPreview = Math.max(source.get().width(), source.get().height()) > PictureLevel.THUMBNAIL.longSide();
+        if (scale > BLURS && isPreview && !isWhole && !hasAskedForFull) {
+            hasAskedForFull = true;
+            askFor(photo, PictureLevel.FULL);
+        }
+    }
+
+    private void askFor(Photo photo, PictureLevel level) {
+        library.photo(photo, level, true, new PictureLibrary.Listener() {
+            @Override
+            public void ready(Picture read) {
+                Platform.runLater(() -> take(photo, read));
+            }
+
+            @Override
+            public void failed(PhotoProblem problem) {
+                Platform.runLater(() -> {
+                    if (isShowing(photo)) {
+                        showNothing(problem.getMessage());
+                    }
+                });
+            }
+        });
+    }
+
+    private boolean isShowing(Photo photo) {
+        return base.map(crop -> isSamePicture(crop.photo(), photo)).orElse(false);
+    }
+
+    private void take(Photo photo, Picture read) {
+        boolean isFiner = source.map(now -> now.width() < read.width()).orElse(true);
+        if (!isShowing(photo) || !isFiner || !hasRoom()) {
+            return;
+        }
+        source = Optional.of(read);
+        if (shown.isPresent()) {
+            draw(shown.get(), shownCrop);
+        } else {
+            aim(fitting(base.orElseThrow().crop()), base.orElseThrow().crop());
+        }
+    }
+
+    @Override
+    protected void layoutChildren() {
+        overlay.resizeRelocate(0, 0, getWidth(), getHeight());
+        waiting.autosize();
+        waiting.relocate(
+                Math.round((getWidth() - waiting.getWidth()) / 2), Math.round((getHeight() - waiting.getHeight()) / 2));
+        Size now = hasRoom() ? new Size(getWidth(), getHeight()) : null;
+        boolean isNewRoom =
+                shown.map(projection -> !projection.room().equals(now)).orElse(true);
+        if (now != null && base.isPresent() && source.isPresent() && isNewRoom) {
+            stopGliding();
+            aim(fitting(base.get().crop()), base.get().crop());
+        }
+    }
+
+    void dispose() {
+        stopGliding();
+        renderer.dispose();
+    }
+}

@@ -1,0 +1,56 @@
+package nexa.desktop.easel;
+
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Size;
+import nexa.imaging.read.Picture;
+import nexa.imaging.render.ScreenRenderer;
+
+/**
+ * Draws the photo as it lies in the room, off the JavaFX thread. The drawing reaches somewhat beyond the room, so that
+ * sliding only has to shift it. Of drawings asked for while one is being made only the latest is made.
+ */
+final class RoomPicture {
+    /** How far the drawing reaches beyond the room on every side, as a share of the room. */
+    static final double BEYOND = 0.2;
+
+    /** What to draw, and who is to hear when it is done. */
+    private record Job(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {}
+
+    /** A drawing and the projection it was made for. */
+    record Drawing(Picture picture, Projection projection) {}
+
+    private final AtomicReference<Job> waiting = new AtomicReference<>();
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
+        Thread worker = new Thread(task, "room picture");
+        worker.setDaemon(true);
+        return worker;
+    });
+
+    /** @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began */
+    void draw(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {
+        if (waiting.getAndSet(new Job(source, photo, projection, done)) == null) {
+            thread.execute(this::drawLatest);
+        }
+    }
+
+    private void drawLatest() {
+        Optional.ofNullable(waiting.getAndSet(null)).ifPresent(job -> {
+            Projection projection = job.projection();
+            int width = (int) Math.ceil(projection.room().width() * (1 + 2 * BEYOND));
+            int height = (int) Math.ceil(projection.room().height() * (1 + 2 * BEYOND));
+            Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / projection.scale()));
+            Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
+            Platform.runLater(() -> job.done().accept(new Drawing(picture, projection)));
+        });
+    }
+
+    void dispose() {
+        thread.shutdownNow();
+    }
+}

@@ -1,0 +1,179 @@
+package nexa.desktop.handover;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Lane;
+import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.FormatWords;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Words;
+import nexa.imaging.deliver.DeliveryPlan;
+
+/** The delivery note: a row a format, with what it comes out as, how many, into which folder, and whether it goes. */
+final class DeliveryNote {
+    private static final Pattern WORD = Pattern.compile("\\{([a-z]+)}|([^{]+)");
+    private static final int COLUMNS = 8;
+    private static final int FIRST_COUNT = 3;
+
+    private final ShootSession session;
+    private final BiConsumer<String, Boolean> setGoes;
+    private final GridPane node = new GridPane();
+
+    DeliveryNote(ShootSession session, BiConsumer<String, Boolean> setGoes) {
+        this.session = session;
+        this.setGoes = setGoes;
+        node.getStyleClass().add("note");
+        double[] widths = {72, 170, 190, 52, 48, 60, 150, 70};
+        for (int i = 0; i < COLUMNS; i++) {
+            ColumnConstraints column = new ColumnConstraints(Math.min(widths[i], 52), widths[i], Double.MAX_VALUE);
+            column.setHgrow(i == 1 || i == 2 || i == 6 ? Priority.ALWAYS : Priority.NEVER);
+            node.getColumnConstraints().add(column);
+        }
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void show(DeliveryPlan plan) {
+        node.getChildren().clear();
+        String[] heads = {"note.format", "", "note.comesOut", "note.wide", "note.tall", "note.square", "note.into", ""};
+        for (int i = 0; i < COLUMNS; i++) {
+            Label head = heads[i].isEmpty() ? new Label() : Parts.label(Words.get(heads[i]), "note-head");
+            boolean isCount = i >= FIRST_COUNT && i < FIRST_COUNT + Lane.values().length;
+            node.add(cell(head, isCount ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT), i, 0);
+        }
+        rule(1, "note-rule-strong");
+        List<Format> formats = session.shoot().formats();
+        for (int i = 0; i < formats.size(); i++) {
+            Format format = formats.get(i);
+            List<DeliveryPlan.Item> files = plan.files().stream()
+                    .filter(item -> item.format().id().equals(format.id()))
+                    .toList();
+            addRow(2 * i + 2, format, files);
+            rule(2 * i + 3, i == formats.size() - 1 ? "note-rule-strong" : "note-rule");
+        }
+        addTotals(2 * formats.size() + 2, plan.files());
+    }
+
+    private void rule(int row, String style) {
+        Region line = new Region();
+        line.getStyleClass().add(style);
+        node.add(line, 0, row, COLUMNS, 1);
+    }
+
+    private void addRow(int row, Format format, List<DeliveryPlan.Item> files) {
+        Thumb thumb = new Thumb(session.pictures());
+        session.shoot().photos().stream()
+                .filter(session::isReady)
+                .findFirst()
+                .ifPresent(photo -> thumb.show(session.crop(photo, format), 56, 46));
+        StackPane place = new StackPane(thumb);
+        place.setMinHeight(62);
+        VBox name = new VBox(
+                1,
+                Parts.label(format.name(), "note-name"),
+                Parts.label(FormatWords.ratio(format) + FormatWords.turn(format), "small", "quiet"));
+        VBox size = new VBox(
+                1,
+                Parts.label(FormatWords.size(format), "note-size"),
+                Parts.label(fileWords(format, files), "small", "quiet"));
+        name.setAlignment(Pos.CENTER_LEFT);
+        size.setAlignment(Pos.CENTER_LEFT);
+        ToggleButton goes = Parts.toggle(format.goes() ? "note.goes" : "note.stays", "flat", "note-goes");
+        goes.setId("goes-" + format.id());
+        goes.setSelected(format.goes());
+        goes.setOnAction(event -> setGoes.accept(format.id(), !format.goes()));
+        List<Node> cells = new ArrayList<>(List.of(place, name, size));
+        for (Lane lane : Lane.values()) {
+            cells.add(Parts.label(format.goes() ? count(files, lane) : "–", "note-count"));
+        }
+        cells.add(into(format));
+        cells.add(goes);
+        for (int i = 0; i < COLUMNS; i++) {
+            Node cell = cell(cells.get(i));
+            boolean isToggle = i == COLUMNS - 1;
+            cell.setOpacity(format.goes() || isToggle ? 1 : 0.55);
+            node.add(cell, i, row);
+        }
+    }
+
+    private static Node cell(Node content) {
+        boolean isCount = content.getStyleClass().contains("note-count");
+        return cell(content, isCount ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
+    }
+
+    private static Node cell(Node content, Pos alignment) {
+        StackPane cell = new StackPane(content);
+        cell.getStyleClass().add("note-cell");
+        cell.setAlignment(alignment);
+        return cell;
+    }
+
+    private static String count(List<DeliveryPlan.Item> files, Lane lane) {
+        long count = files.stream()
+                .map(item -> item.crop().output())
+                .filter(size -> Lane.of(size.size()) == lane)
+                .count();
+        return count == 0 ? "–" : String.valueOf(count);
+    }
+
+    private static String fileWords(Format format, List<DeliveryPlan.Item> files) {
+        String kind = Words.get(
+                "note.kind",
+                Words.of("type", format.file().type()),
+                format.file().quality());
+        Optional<PhotoCrop> first = files.stream().map(DeliveryPlan.Item::crop).findFirst();
+        boolean hasPaper = first.isPresent() && first.get().ppi().isPresent();
+        return hasPaper ? FormatWords.pixels(first.get()) + ", " + kind : kind;
+    }
+
+    /** The folder and the name's words and text, as chips. */
+    private static Node into(Format format) {
+        FlowPane chips = new FlowPane(3, 3);
+        if (!format.file().folder().isEmpty()) {
+            chips.getChildren().add(Parts.label(format.file().folder() + " /", "small"));
+        }
+        Matcher parts = WORD.matcher(format.file().name());
+        while (parts.find()) {
+            boolean isWord = parts.group(1) != null;
+            String text = isWord
+                    ? Words.get("word." + parts.group(1))
+                    : parts.group(2).strip();
+            if (!text.isEmpty()) {
+                chips.getChildren().add(Parts.label(text, "small", isWord ? "chip" : "chip-text"));
+            }
+        }
+        chips.setPrefWrapLength(140);
+        chips.setAlignment(Pos.CENTER_LEFT);
+        return chips;
+    }
+
+    private void addTotals(int row, List<DeliveryPlan.Item> files) {
+        long photos = files.stream().map(item -> item.photo().file()).distinct().count();
+        node.add(cell(Parts.label(Words.get("note.total", files.size()), "note-name")), 0, row, 2, 1);
+        node.add(cell(Parts.label(Words.get("note.from", photos), "note-name")), 2, row);
+        int column = FIRST_COUNT;
+        for (Lane lane : Lane.values()) {
+            node.add(cell(Parts.label(count(files, lane), "note-count", "note-name")), column++, row);
+        }
+    }
+}

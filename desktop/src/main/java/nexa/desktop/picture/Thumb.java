@@ -1,0 +1,109 @@
+package nexa.desktop.picture;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.StackPane;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.read.Picture;
+import nexa.imaging.read.PictureLevel;
+import nexa.imaging.read.PictureLibrary;
+
+/**
+ * A small picture of a photo or of its crop that comes when it has been read. Of several asked for in a row only the last
+ * is shown; while another state of the same photo is being made, the earlier picture stays.
+ */
+public final class Thumb extends StackPane {
+    private final PictureLibrary library;
+    private final ImageView view = new ImageView();
+    private Optional<PictureLibrary.Request> request = Optional.empty();
+    private String file = "";
+    private long asked;
+
+    public Thumb(PictureLibrary library) {
+        this.library = library;
+        getStyleClass().add("thumb");
+        view.setSmooth(true);
+        getChildren().add(view);
+    }
+
+    /** Shows a photo's crop as it will look, at most this large. */
+    public void show(PhotoCrop crop, double width, double height) {
+        double ratio = crop.crop().size().ratio();
+        double fitting = Math.min(height, width / ratio);
+        fit(ratio * fitting, fitting);
+        begin(crop.photo());
+        int pixels = (int) Math.max(1, Math.round(fitting));
+        request = Optional.of(library.crop(crop, pixels, new Showing(++asked)));
+    }
+
+    /** Shows a whole photo, at most this large. */
+    public void show(Photo photo, double width, double height) {
+        double ratio = photo.size().ratio();
+        double fitting = Math.min(height, width / ratio);
+        fit(ratio * fitting, fitting);
+        begin(photo);
+        Optional<Picture> ready = library.ifReady(photo, PictureLevel.THUMBNAIL);
+        if (ready.isPresent()) {
+            view.setImage(Images.of(ready.get()));
+        } else {
+            request = Optional.of(library.photo(photo, PictureLevel.THUMBNAIL, false, new Showing(++asked)));
+        }
+    }
+
+    /** Shows nothing. */
+    public void clear() {
+        request.ifPresent(PictureLibrary.Request::cancel);
+        asked++;
+        file = "";
+        view.setImage(null);
+    }
+
+    private void fit(double width, double height) {
+        view.setFitWidth(width);
+        view.setFitHeight(height);
+        setMinSize(width, height);
+        setPrefSize(width, height);
+        setMaxSize(width, height);
+    }
+
+    private void begin(Photo photo) {
+        request.ifPresent(PictureLibrary.Request::cancel);
+        request = Optional.empty();
+        asked++;
+        if (!photo.file().equals(file)) {
+            view.setImage(null);
+            file = photo.file();
+        }
+    }
+
+    private final class Showing implements PictureLibrary.Listener {
+        private final long number;
+
+        Showing(long number) {
+            this.number = number;
+        }
+
+        @Override
+        public void ready(Picture picture) {
+            later(thumb -> thumb.setImage(Images.of(picture)));
+        }
+
+        @Override
+        public void failed(PhotoProblem problem) {
+            later(thumb -> thumb.setImage(null));
+        }
+
+        /** On the JavaFX thread, unless something else has been asked for since. */
+        private void later(Consumer<ImageView> showing) {
+            Platform.runLater(() -> {
+                if (number == asked) {
+                    showing.accept(view);
+                }
+            });
+        }
+    }
+}

@@ -1,0 +1,56 @@
+package nexa.desktop.session;
+
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Shoot;
+import nexa.store.ShootFolder;
+import nexa.store.ShootProblem;
+
+/** Records every edit and saves the shoot in the background; while more edits wait, only the last state is saved. */
+public final class Autosave {
+    /** Hears how saving goes, on the saving thread. */
+    public interface Listener {
+        /** The shoot is saved; {@code apart} from its photos where their folder cannot be written. */
+        void saved(boolean apart);
+
+        void failed(ShootProblem problem);
+    }
+
+    private final ShootFolder folder;
+    private final Listener listener;
+    private final AtomicInteger waiting = new AtomicInteger();
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> new Thread(task, "autosave"));
+
+    Autosave(ShootFolder folder, Listener listener) {
+        this.folder = folder;
+        this.listener = listener;
+    }
+
+    void save(Edit edit, Shoot shoot) {
+        waiting.incrementAndGet();
+        thread.execute(() -> recordAndSave(edit, shoot));
+    }
+
+    private void recordAndSave(Edit edit, Shoot shoot) {
+        boolean isLatest = waiting.decrementAndGet() == 0;
+        try {
+            folder.record(edit);
+            if (isLatest) {
+                folder.save(shoot);
+                listener.saved(folder.isKeptApart());
+            }
+        } catch (ShootProblem e) {
+            listener.failed(e);
+        }
+    }
+
+    /** Done when everything is saved and another window may write. */
+    CompletableFuture<Void> close() {
+        CompletableFuture<Void> done = CompletableFuture.runAsync(folder::close, thread);
+        thread.shutdown();
+        return done;
+    }
+}

@@ -1,0 +1,241 @@
+package nexa.desktop.session;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.UnaryOperator;
+import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.format.Format;
+import nexa.core.series.Crops;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.History;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.read.ShootReading;
+import nexa.store.ShootFolder;
+
+/**
+ * A shoot being worked on. It holds the present state, which views observe and never copy; what the photographer does
+ * comes in as the next state and becomes one {@link Edit}, which is saved at once in the background.
+ */
+public final class ShootSession {
+    private static final long PICTURE_BYTES = 400L * 1024 * 1024;
+    private static final int READ_FIRST = 48;
+
+    private final ShootFolder folder;
+    private final PictureLibrary pictures;
+    private final Autosave autosave;
+    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>(History.EMPTY);
+    private final ReadOnlyObjectWrapper<ShootReading> reading = new ReadOnlyObjectWrapper<>(ShootReading.none());
+    private final ObjectProperty<Optional<String>> photo = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<String> format;
+    private final Thread reader;
+    private Crops crops;
+    private Runnable refused = () -> {};
+
+    /** Begins to work on an opened folder: its photos are read in the background from now on. */
+    public ShootSession(ShootFolder folder, Autosave.Listener saving) {
+        this.folder = folder;
+        this.shoot = new ReadOnlyObjectWrapper<>(folder.shoot());
+        this.crops = new Crops(folder.shoot());
+        this.format = new SimpleObjectProperty<>(
+                folder.shoot().formats().isEmpty()
+                        ? ""
+                        : folder.shoot().formats().get(0).id());
+        this.pictures = new PictureLibrary(
+                folder.path(), Math.max(2, Runtime.getRuntime().availableProcessors()), PICTURE_BYTES);
+        this.autosave = new Autosave(folder, saving);
+        pictures.onFailure((broken, problem) -> Platform.runLater(() -> learn(broken, problem)));
+        shoot.addListener((observed, before, now) -> crops = new Crops(now));
+        goTo(folder.shoot().photos().stream().map(Photo::file).findFirst());
+        List<Photo> photos = folder.shoot().photos();
+        reader = new Thread(() -> readFacts(photos), "photo facts");
+        reader.setDaemon(true);
+        reader.start();
+    }
+
+    /** Reads in ever larger parts: the first screen soon, the views not stirred too often. */
+    private void readFacts(List<Photo> photos) {
+        int from = 0;
+        int count = READ_FIRST;
+        while (from < photos.size() && !Thread.currentThread().isInterrupted()) {
+            int to = Math.min(photos.size(), from + count);
+            ShootReading part = ShootReading.of(photos.subList(from, to), folder.path());
+            boolean isLast = to == photos.size();
+            Platform.runLater(() -> learn(part, isLast));
+            from = to;
+            count *= 3;
+        }
+    }
+
+    private void learn(ShootReading part, boolean isLast) {
+        ShootReading all = reading.get().plus(part);
+        reading.set(all);
+        shoot.set(isLast ? all.appliedTo(shoot.get()) : part.sized(shoot.get()));
+    }
+
+    /** What only shows when the pixels are read. */
+    private void learn(Photo broken, PhotoProblem problem) {
+        ShootReading told = new ShootReading(Map.of(), Map.of(broken.file(), problem));
+        reading.set(reading.get().plus(told));
+    }
+
+    public ReadOnlyObjectProperty<Shoot> shootProperty() {
+        return shoot.getReadOnlyProperty();
+    }
+
+    public Shoot shoot() {
+        return shoot.get();
+    }
+
+    public ReadOnlyObjectProperty<History> historyProperty() {
+        return history.getReadOnlyProperty();
+    }
+
+    /** What has been read of the photos so far. */
+    public ReadOnlyObjectProperty<ShootReading> readingProperty() {
+        return reading.getReadOnlyProperty();
+    }
+
+    public PictureLibrary pictures() {
+        return pictures;
+    }
+
+    /** What happens when something is to be changed in a shoot that is read-only. */
+    public void onRefused(Runnable action) {
+        refused = action;
+    }
+
+    /** The folders in that of the photos, which may hold photos of their own. */
+    public List<Path> foldersBelow() {
+        return folder.below();
+    }
+
+    /** The folder of the photos. */
+    public Path path() {
+        return folder.path();
+    }
+
+    /** The file of the photo worked on. */
+    public ObjectProperty<Optional<String>> photoProperty() {
+        return photo;
+    }
+
+    /** The photo worked on. */
+    public Optional<Photo> photo() {
+        return photo.get().flatMap(file -> shoot.get().find(file));
+    }
+
+    /** The id of the format worked in. */
+    public ObjectProperty<String> formatProperty() {
+        return format;
+    }
+
+    /** The format worked in. */
+    public Format format() {
+        return shoot.get().format(format.get());
+    }
+
+    /** Works on a photo from now on. */
+    public void goTo(Optional<String> file) {
+        photo.set(file);
+    }
+
+    /** Goes to the photo some places further on, or stays at the end. Photos that cannot be read are passed over. */
+    public void step(int places) {
+        List<String> files = shoot.get().photos().stream()
+                .map(Photo::file)
+                .filter(file -> !reading.get().problems().containsKey(file))
+                .toList();
+        int here = photo.get().map(files::indexOf).orElse(-1);
+        if (!files.isEmpty()) {
+            goTo(Optional.of(files.get(Math.max(0, Math.min(files.size() - 1, here + places)))));
+        }
+    }
+
+    /** Whether a photo's size is known and it can be worked on. */
+    public boolean isReady(Photo asked) {
+        return asked.pixels().isPresent() && !reading.get().problems().containsKey(asked.file());
+    }
+
+    /** The crop of a photo that is {@linkplain #isReady ready}, in a format. */
+    public PhotoCrop crop(Photo asked, Format in) {
+        return crops.of(asked, in);
+    }
+
+    /** The crop worked on, if the photo is ready. */
+    public Optional<PhotoCrop> crop() {
+        return photo().filter(this::isReady).map(ready -> crop(ready, format()));
+    }
+
+    /** Whether nothing can be changed because another window works on this shoot. */
+    public boolean isReadOnly() {
+        return folder.isReadOnly();
+    }
+
+    /** Makes the next state of the shoot the present one, as one step that can be undone. A read-only shoot stays. */
+    public void edit(Edit.Kind kind, UnaryOperator<Shoot> change) {
+        edit(kind, format.get(), change);
+    }
+
+    /** As {@link #edit(Edit.Kind, UnaryOperator)}, in a format that need not be the one worked in any more. */
+    public void edit(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
+        if (isReadOnly()) {
+            refused.run();
+            return;
+        }
+        Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), change.apply(shoot.get()));
+        if (!edit.isIdentity()) {
+            history.set(history.get().with(edit));
+            take(edit);
+        }
+    }
+
+    /** Takes the last step back, and goes to what it changed. */
+    public void undo() {
+        history.get().undoable().ifPresent(edit -> {
+            history.set(history.get().undone());
+            take(edit.inverse());
+            goToChange(edit);
+        });
+    }
+
+    /** Does again what was undone last, and goes to what it changed. */
+    public void redo() {
+        history.get().redoable().ifPresent(edit -> {
+            history.set(history.get().redone());
+            take(edit);
+            goToChange(edit);
+        });
+    }
+
+    private void take(Edit edit) {
+        shoot.set(edit.applyTo(shoot.get()));
+        autosave.save(edit, shoot.get());
+    }
+
+    private void goToChange(Edit edit) {
+        edit.where()
+                .filter(id -> shoot.get().formats().stream()
+                        .anyMatch(known -> known.id().equals(id)))
+                .ifPresent(format::set);
+        edit.after().stream().findFirst().ifPresent(changed -> goTo(Optional.of(changed.file())));
+    }
+
+    /** Ends the work: done when everything is saved. */
+    public CompletableFuture<Void> close() {
+        reader.interrupt();
+        pictures.close();
+        return autosave.close();
+    }
+}

@@ -1,0 +1,179 @@
+package nexa.desktop.sheet;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.FillRule;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.Polygon;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Words;
+
+/** One photo on the sheet: the print with its crop drawn on it, its name, and what is to be said of it. */
+final class Print extends VBox {
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass OUT = PseudoClass.getPseudoClass("out");
+
+    private final ShootSession session;
+    private final Thumb thumb;
+    private final Path veil = new Path();
+    private final Polygon edge = new Polygon();
+    private final Polygon halo = new Polygon();
+    private final Pane marks = new Pane(veil, halo, edge);
+    private final Label reason = Parts.label("", "print-reason");
+    private final StackPane picture;
+    private final Label name = Parts.label("", "small", "print-name");
+    private final Label word = Parts.label("", "small");
+    private Optional<String> file = Optional.empty();
+    private SheetRow.PrintSize room = new SheetRow.PrintSize(1, 1);
+    private Optional<PhotoCrop> seen = Optional.empty();
+
+    Print(ShootSession session, Runnable openEasel) {
+        this.session = session;
+        this.thumb = new Thumb(session.pictures());
+        veil.setFillRule(FillRule.EVEN_ODD);
+        veil.getStyleClass().add("print-veil");
+        halo.getStyleClass().add("print-crop-halo");
+        edge.getStyleClass().add("print-crop");
+        marks.setMouseTransparent(true);
+        reason.setWrapText(true);
+        picture = new StackPane(thumb, marks, reason);
+        picture.getStyleClass().add("print-picture");
+        name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        name.setMinWidth(20);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setMaxWidth(Double.MAX_VALUE);
+        word.setMinWidth(Label.USE_PREF_SIZE);
+        HBox caption = new HBox(6, name, word);
+        caption.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(picture, caption);
+        getStyleClass().add("print");
+        setAccessibleRole(AccessibleRole.LIST_ITEM);
+        setOnMouseClicked(event -> {
+            file.ifPresent(name -> session.goTo(Optional.of(name)));
+            if (event.getClickCount() == 2) {
+                openEasel.run();
+            }
+        });
+        session.shootProperty().addListener((observed, before, now) -> refresh());
+        session.readingProperty().addListener((observed, before, now) -> refresh());
+        session.formatProperty().addListener((observed, before, now) -> refresh());
+        session.photoProperty().addListener((observed, before, now) -> markCurrent());
+    }
+
+    void show(String newFile, SheetRow.PrintSize newRoom) {
+        boolean isNews = !file.equals(Optional.of(newFile)) || !room.equals(newRoom);
+        file = Optional.of(newFile);
+        room = newRoom;
+        if (isNews) {
+            seen = Optional.empty();
+            setId("print-" + PhotoNames.base(newFile));
+            setMaxWidth(room.width());
+            setPrefWidth(room.width());
+            picture.setMinSize(room.width(), room.height());
+            picture.setMaxSize(room.width(), room.height());
+            refresh();
+        }
+    }
+
+    void clear() {
+        file = Optional.empty();
+        seen = Optional.empty();
+        thumb.clear();
+    }
+
+    private void refresh() {
+        Optional<Photo> photo = file.flatMap(name -> session.shoot().find(name));
+        if (photo.isEmpty()) {
+            return;
+        }
+        name.setText(PhotoNames.base(photo.get().file()));
+        pseudoClassStateChanged(OUT, photo.get().mark() == Mark.OUT);
+        markCurrent();
+        Optional<PhotoCrop> crop = photo.filter(session::isReady).map(ready -> session.crop(ready, session.format()));
+        crop.ifPresentOrElse(this::showCrop, () -> showReason(photo.get()));
+        setAccessibleText(photo.get().file() + " " + word.getText());
+    }
+
+    private void showCrop(PhotoCrop crop) {
+        word.setText(words(crop));
+        boolean isPlain = crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone();
+        word.getStyleClass().setAll("label", "small", isPlain ? "quiet" : "print-word");
+        reason.setText("");
+        if (!seen.equals(Optional.of(crop))) {
+            thumb.show(crop.photo(), room.width(), room.height());
+            drawCrop(crop);
+            seen = Optional.of(crop);
+        }
+        marks.setVisible(true);
+    }
+
+    private static String words(PhotoCrop crop) {
+        if (crop.photo().mark() == Mark.OUT) {
+            return Words.get("mark.out");
+        }
+        return crop.isDone() ? Words.get("state.done") : Words.of("state", crop.state());
+    }
+
+    private void showReason(Photo photo) {
+        thumb.clear();
+        marks.setVisible(false);
+        seen = Optional.empty();
+        var problem = session.readingProperty().get().problems().get(photo.file());
+        word.setText("");
+        reason.setText(problem == null ? Words.get("easel.reading") : Words.of("problem", problem.reason()));
+    }
+
+    private void drawCrop(PhotoCrop crop) {
+        Size photo = crop.photo().size();
+        double scale = Math.min(room.width() / photo.width(), room.height() / photo.height());
+        double left = (room.width() - scale * photo.width()) / 2;
+        double top = (room.height() - scale * photo.height()) / 2;
+        double right = left + scale * photo.width();
+        double bottom = top + scale * photo.height();
+        List<Point> corners = crop.crop().corners(crop.photo().angle()).stream()
+                .map(corner -> corner.times(scale).plus(new Point(left, top)))
+                .toList();
+        veil.getElements()
+                .setAll(
+                        new MoveTo(left, top),
+                        new LineTo(right, top),
+                        new LineTo(right, bottom),
+                        new LineTo(left, bottom));
+        veil.getElements().add(new LineTo(left, top));
+        veil.getElements().add(new MoveTo(corners.get(0).x(), corners.get(0).y()));
+        for (int i = 1; i <= 4; i++) {
+            Point corner = corners.get(i % 4);
+            veil.getElements().add(new LineTo(corner.x(), corner.y()));
+        }
+        Double[] points = corners.stream()
+                .flatMap(corner -> List.of(corner.x(), corner.y()).stream())
+                .toArray(Double[]::new);
+        edge.getPoints().setAll(points);
+        halo.getPoints().setAll(points);
+    }
+
+    private void markCurrent() {
+        pseudoClassStateChanged(
+                CURRENT, file.isPresent() && file.equals(session.photoProperty().get()));
+    }
+}

@@ -1,0 +1,125 @@
+package nexa.desktop.sheet;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.shoot.Photo;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.Words;
+import nexa.imaging.read.PhotoProblem;
+
+/** At the right of the sheet: how far each format is, and what needs a look. */
+final class SheetPanel {
+    private final ShootSession session;
+    private final Runnable openEasel;
+    private final VBox content = new VBox(8);
+    private final ScrollPane node = new ScrollPane(content);
+    private final GridPane progress = new GridPane();
+    private final VBox looks = new VBox(6);
+    private final Label looksTitle = Parts.label(Words.get("panel.looks"), "section-title");
+    private final Subscriptions subscriptions = new Subscriptions();
+
+    SheetPanel(ShootSession session, Runnable openEasel, Consumer<Path> openFolder) {
+        this.session = session;
+        this.openEasel = openEasel;
+        node.getStyleClass().add("side-panel");
+        node.setFitToWidth(true);
+        node.setFocusTraversable(false);
+        progress.setHgap(10);
+        progress.setVgap(9);
+        ColumnConstraints names = new ColumnConstraints(80, 104, 104);
+        ColumnConstraints bars = new ColumnConstraints();
+        bars.setHgrow(Priority.ALWAYS);
+        progress.getColumnConstraints().addAll(names, bars, new ColumnConstraints(22));
+        looksTitle.getStyleClass().add("panel-gap");
+        content.getStyleClass().add("side-content");
+        content.getChildren()
+                .addAll(Parts.label(Words.get("panel.progress"), "section-title"), progress, looksTitle, looks);
+        offerFolders(openFolder);
+        subscriptions.listen(session.shootProperty(), this::refresh);
+        subscriptions.listen(session.readingProperty(), this::refresh);
+        refresh();
+    }
+
+    Node node() {
+        return node;
+    }
+
+    /** Folders in this one are offered, not swallowed: they may be shoots of their own. */
+    private void offerFolders(Consumer<Path> openFolder) {
+        List<Path> folders = session.foldersBelow();
+        if (folders.isEmpty()) {
+            return;
+        }
+        VBox list = new VBox(2);
+        for (Path folder : folders) {
+            Button button = new Button(folder.getFileName().toString());
+            button.getStyleClass().addAll("flat", "look-entry");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAlignment(Pos.TOP_LEFT);
+            Parts.explain(button, Words.get("panel.folder.tip", folder.toString()));
+            button.setOnAction(event -> openFolder.accept(folder));
+            list.getChildren().add(button);
+        }
+        content.getChildren().addAll(Parts.label(Words.get("panel.folders"), "section-title", "panel-gap"), list);
+    }
+
+    private void refresh() {
+        List<Photo> ready =
+                session.shoot().photos().stream().filter(session::isReady).toList();
+        progress.getChildren().clear();
+        int row = 0;
+        for (Format format : session.shoot().formats()) {
+            long done = ready.stream()
+                    .filter(photo -> photo.entry(format.id()).isDone())
+                    .count();
+            Label name = Parts.label(format.name());
+            name.setWrapText(true);
+            ProgressBar bar = new ProgressBar(ready.isEmpty() ? 0 : (double) done / ready.size());
+            bar.setMaxWidth(Double.MAX_VALUE);
+            bar.setAccessibleText(Words.get("panel.done", format.name(), done, ready.size()));
+            Label count = Parts.label(String.valueOf(done), "number");
+            progress.addRow(row++, name, bar, count);
+        }
+        looks.getChildren().clear();
+        session.shoot()
+                .photos()
+                .forEach(photo -> Optional.ofNullable(
+                                session.readingProperty().get().problems().get(photo.file()))
+                        .ifPresent(problem -> looks.getChildren().add(look(photo, problem))));
+        looksTitle.setVisible(!looks.getChildren().isEmpty());
+    }
+
+    private Button look(Photo photo, PhotoProblem problem) {
+        Button button = new Button(problem.getMessage());
+        button.getStyleClass().addAll("flat", "look-entry", "broken");
+        button.setGraphic(Parts.square());
+        button.setWrapText(true);
+        button.setAlignment(Pos.TOP_LEFT);
+        button.setMaxWidth(Double.MAX_VALUE);
+        Parts.explain(button, Words.get("panel.look.tip"));
+        button.setOnAction(event -> {
+            session.goTo(Optional.of(photo.file()));
+            openEasel.run();
+        });
+        return button;
+    }
+
+    void dispose() {
+        subscriptions.dispose();
+    }
+}

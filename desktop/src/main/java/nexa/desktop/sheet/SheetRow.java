@@ -1,0 +1,32 @@
+package nexa.desktop.sheet;
+
+import java.util.List;
+import nexa.core.shoot.Lane;
+
+/** A row of the sheet. */
+sealed interface SheetRow {
+    /** The room between prints. */
+    double GAP = 16;
+
+    /** The head of a lane. */
+    record Heading(String name, String counts) implements SheetRow {}
+
+    /** Some prints side by side. */
+    record Prints(List<String> files, PrintSize size) implements SheetRow {}
+
+    /** A sentence where there are no prints. */
+    record Note(String words) implements SheetRow {}
+
+    /** The room a print has. */
+    record PrintSize(double width, double height) {}
+
+    /** The room for a print of a lane when a wide one has this width. Wide and tall prints have the same area. */
+    static PrintSize printSize(Lane lane, double wide) {
+        double tall = Math.floor(wide * 2 / 3);
+        return switch (lane) {
+            case WIDE -> new PrintSize(Math.floor(wide), tall);
+            case TALL -> new PrintSize(tall, Math.floor(wide));
+            case SQUARE -> new PrintSize(Math.floor(wide * 0.8), Math.floor(wide * 0.8));
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** The contact sheet. Start at {@link nexa.desktop.sheet.SheetView}. */
+package nexa.desktop.sheet;

@@ -1,0 +1,96 @@
+package nexa.desktop.shell;
+
+import nexa.core.format.Format;
+import nexa.core.format.OutputSize;
+import nexa.core.format.PixelSize;
+import nexa.core.format.Ratio;
+import nexa.core.series.PhotoCrop;
+
+/** What is said of a format and of what comes out of it. */
+public final class FormatWords {
+    private FormatWords() {}
+
+    /** The ratio: "4 : 3", "photo's own", "free". */
+    public static String ratio(Format format) {
+        Ratio ratio = format.ratio();
+        return ratio.isFixed()
+                ? ratio.across().toPlainString() + " : " + ratio.down().toPlainString()
+                : Words.of("ratio", ratio.kind());
+    }
+
+    /** Which way it lies, as words to follow the ratio. */
+    public static String turn(Format format) {
+        boolean isSquare = format.ratio().isFixed() && format.ratio().value() == 1;
+        return isSquare ? "" : Words.of("turn", format.turn());
+    }
+
+    /** The size asked for: "16 × 12 cm", "1080 × 1350 px", "as cropped". */
+    public static String size(Format format) {
+        OutputSize size = format.size();
+        if (size instanceof OutputSize.Pixels pixels) {
+            return Words.get("size.px", plain(pixels.width()), plain(pixels.height()));
+        }
+        if (size instanceof OutputSize.LongEdge edge) {
+            return Words.get("size.edge", plain(edge.pixels()));
+        }
+        if (size instanceof OutputSize.Print print) {
+            return Words.get("size.paper", plain(print.width()), plain(print.height()), Words.of("unit", print.unit()));
+        }
+        return Words.get("size.cropped");
+    }
+
+    /** The ratio, and the size where one is asked for. */
+    public static String asked(Format format) {
+        boolean hasSize = !(format.size() instanceof OutputSize.AsCropped);
+        return hasSize ? ratio(format) + "  " + size(format) : ratio(format);
+    }
+
+    /** What comes out of a crop: "16 × 12 cm at 300 ppi, 1890 × 1417 px". */
+    public static String output(PhotoCrop crop) {
+        PixelSize pixels = crop.output();
+        String px = pixels(crop);
+        if (crop.format().size() instanceof OutputSize.Print print) {
+            boolean isSwapped = (print.width() >= print.height()) != (pixels.width() >= pixels.height());
+            return Words.get(
+                    "output.paper",
+                    plain(isSwapped ? print.height() : print.width()),
+                    plain(isSwapped ? print.width() : print.height()),
+                    Words.of("unit", print.unit()),
+                    plain(print.ppi()),
+                    px);
+        }
+        return px;
+    }
+
+    /** The result's pixels: "1890 × 1417 px". */
+    public static String pixels(PhotoCrop crop) {
+        return Words.get(
+                "size.px", plain(crop.output().width()), plain(crop.output().height()));
+    }
+
+    /** Whether the crop has the pixels for it: "514 ppi", "2.1× the pixels needed", "too few pixels". */
+    public static String detail(PhotoCrop crop) {
+        return detail(crop, "output");
+    }
+
+    /** As {@link #detail}, in few words. */
+    public static String shortDetail(PhotoCrop crop) {
+        return detail(crop, "short");
+    }
+
+    private static String detail(PhotoCrop crop, String manner) {
+        double factor = crop.crop().size().width() / crop.output().width();
+        if (crop.hasTooFewPixels()) {
+            return Words.get(manner + ".few", Words.number(1 / factor, 1));
+        }
+        if (crop.ppi().isPresent()) {
+            return Words.get(manner + ".ppi", Words.number(crop.ppi().getAsDouble(), 0));
+        }
+        return factor < 1.05 ? Words.get(manner + ".same") : Words.get(manner + ".more", Words.number(factor, 1));
+    }
+
+    /** A number as short as it is. */
+    private static String plain(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+}

@@ -1,0 +1,56 @@
+package nexa.desktop.shell;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** All keys, laid over the window until any key or click. */
+final class KeysPage extends StackPane {
+    private static final List<String> LEFT = List.of("formats", "step", "enter", "turn", "slide", "tighten", "largest");
+    private static final List<String> RIGHT = List.of("guide", "mat", "bare", "whole", "undo", "views", "keys");
+
+    KeysPage(Runnable close) {
+        getStyleClass().add("keys-veil");
+        HBox columns = new HBox(40, column(LEFT), column(RIGHT));
+        VBox page = new VBox(
+                14,
+                Parts.label(Words.get("keys.title"), "page-title"),
+                columns,
+                Parts.label(Words.get("keys.mouse"), "quiet", "keys-mouse"));
+        page.getStyleClass().add("keys-page");
+        page.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        ((Label) page.getChildren().get(2)).setWrapText(true);
+        getChildren().add(page);
+        setFocusTraversable(true);
+        setAccessibleText(Words.get("keys.title"));
+        setOnMouseClicked(event -> close.run());
+        setOnKeyPressed(event -> {
+            if (event.getCode() != KeyCode.SHIFT && event.getCode() != KeyCode.CONTROL) {
+                close.run();
+                event.consume();
+            }
+        });
+    }
+
+    private static Node column(List<String> keys) {
+        GridPane grid = new GridPane();
+        grid.setHgap(14);
+        grid.setVgap(7);
+        for (int row = 0; row < keys.size(); row++) {
+            HBox caps = new HBox(4);
+            caps.setAlignment(Pos.CENTER_LEFT);
+            for (String cap : Words.get("keys." + keys.get(row) + ".caps").split("  ")) {
+                caps.getChildren().add(Parts.label(cap, "key-cap"));
+            }
+            grid.addRow(row, caps, Parts.label(Words.get("keys." + keys.get(row))));
+        }
+        return grid;
+    }
+}

@@ -1,0 +1,97 @@
+package nexa.desktop.shell;
+
+import javafx.beans.value.ObservableValue;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.SVGPath;
+import javafx.util.Duration;
+
+/** The small parts that views are built of, looking the same everywhere. */
+public final class Parts {
+    private static final Duration TOOLTIP_AFTER = Duration.millis(500);
+
+    private Parts() {}
+
+    public static Label label(String text, String... styles) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(styles);
+        return label;
+    }
+
+    public static Label label(ObservableValue<String> text, String... styles) {
+        Label label = label("", styles);
+        label.textProperty().bind(text);
+        return label;
+    }
+
+    /** A button whose words and tooltip stand under a key of the bundle; the tooltip's key ends in ".tip". */
+    public static Button button(String key, Runnable action, String... styles) {
+        Button button = new Button(Words.get(key));
+        button.setOnAction(event -> action.run());
+        button.getStyleClass().addAll(styles);
+        explain(button, Words.get(key + ".tip"));
+        return button;
+    }
+
+    public static ToggleButton toggle(String key, String... styles) {
+        ToggleButton button = new ToggleButton(Words.get(key));
+        button.getStyleClass().addAll(styles);
+        explain(button, Words.get(key + ".tip"));
+        return button;
+    }
+
+    /** Gives a control its tooltip and accessible help. */
+    public static void explain(ButtonBase control, String words) {
+        control.setTooltip(tooltip(words));
+        control.setAccessibleHelp(words);
+        if (control.getText() == null || control.getText().isEmpty()) {
+            control.setAccessibleText(words);
+        }
+    }
+
+    public static Tooltip tooltip(String words) {
+        Tooltip tooltip = new Tooltip(words);
+        tooltip.setShowDelay(TOOLTIP_AFTER);
+        return tooltip;
+    }
+
+    /** Room that pushes its neighbours apart. */
+    public static Region spacer() {
+        Region spacer = new Region();
+        HBox.setHgrow(spacer, Priority.ALWAYS);
+        return spacer;
+    }
+
+    /** A tick, drawn: not every typeface has one. */
+    public static Node tick() {
+        SVGPath tick = new SVGPath();
+        tick.setContent("M0.5 4.5 L3.5 7.5 L9 1");
+        tick.getStyleClass().add("tick");
+        tick.setAccessibleRole(AccessibleRole.TEXT);
+        tick.setAccessibleText(Words.get("state.done"));
+        return tick;
+    }
+
+    /** The shape beside what cannot be done. */
+    public static Node square() {
+        Region square = new Region();
+        square.getStyleClass().add("broken-mark");
+        return square;
+    }
+
+    /** The shape beside what needs a look. */
+    public static Node triangle() {
+        SVGPath triangle = new SVGPath();
+        triangle.setContent("M5 0 L10 9 L0 9 Z");
+        triangle.getStyleClass().add("look-mark");
+        return triangle;
+    }
+}

@@ -1,0 +1,318 @@
+package nexa.desktop.shell;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+import nexa.desktop.easel.EaselView;
+import nexa.desktop.handover.HandOverView;
+import nexa.desktop.session.Autosave;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.sheet.SheetView;
+import nexa.store.PhotoFiles;
+import nexa.store.RecentShoots;
+import nexa.store.ShootFolder;
+import nexa.store.ShootProblem;
+import nexa.store.UserData;
+
+/** What fills the window: the welcome page, or the top bar and one of the views of the shoot that is open. */
+public final class Shell extends StackPane {
+    private static final KeyCombination UNDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination REDO =
+            new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN);
+
+    private final Stage stage;
+    private final UserData userData;
+    private final Optional<Supplier<CompletableFuture<Path>>> sample;
+    private final RecentShoots recent;
+    private final BorderPane frame = new BorderPane();
+    private final MessageBar messages = new MessageBar();
+    private ShootSession session;
+    private List<View> views = List.of();
+    private View front;
+    private TopBar topBar;
+    private boolean toldApart;
+
+    /** @param sample makes the sample shoot's folder ready, if there is a sample */
+    public Shell(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
+        this.stage = stage;
+        this.userData = userData;
+        this.sample = sample;
+        this.recent = new RecentShoots(userData);
+        getStyleClass().add("shell");
+        frame.setBottom(messages);
+        getChildren().add(frame);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+        showWelcome();
+    }
+
+    private void showWelcome() {
+        CompletableFuture.supplyAsync(recent::list)
+                .thenAccept(folders -> Platform.runLater(() -> {
+                    if (session == null) {
+                        frame.setCenter(new Welcome(new ShellDoors(), folders));
+                    }
+                }));
+        frame.setTop(null);
+        frame.setCenter(null);
+    }
+
+    private final class ShellDoors implements Welcome.Doors {
+        @Override
+        public void chooseFolder() {
+            DirectoryChooser chooser = new DirectoryChooser();
+            chooser.setTitle(Words.get("welcome.folder"));
+            Optional.ofNullable(chooser.showDialog(stage)).ifPresent(chosen -> open(List.of(chosen.toPath())));
+        }
+
+        @Override
+        public void choosePhotos() {
+            FileChooser chooser = new FileChooser();
+            chooser.setTitle(Words.get("welcome.photos"));
+            chooser.getExtensionFilters()
+                    .add(new FileChooser.ExtensionFilter(
+                            Words.get("welcome.photos.kind"),
+                            PhotoFiles.ENDINGS.stream()
+                                    .map(ending -> "*." + ending)
+                                    .toList()));
+            List<File> chosen = chooser.showOpenMultipleDialog(stage);
+            if (chosen != null) {
+                open(chosen.stream().map(File::toPath).toList());
+            }
+        }
+
+        @Override
+        public void open(List<Path> paths) {
+            Shell.this.open(paths);
+        }
+
+        @Override
+        public Optional<Runnable> sample() {
+            return sample.map(copying -> () -> openSample(copying));
+        }
+    }
+
+    /** Opens a folder, or the folder of a photo at that photo, in the background. */
+    public CompletableFuture<Void> open(List<Path> paths) {
+        if (paths.isEmpty()) {
+            return CompletableFuture.completedFuture(null);
+        }
+        CompletableFuture<Void> shown = new CompletableFuture<>();
+        Path first = paths.get(0).toAbsolutePath().normalize();
+        // A shoot is let go of before it is opened again: only one window may write it.
+        boolean isOpen = session != null && first.startsWith(session.path());
+        CompletableFuture<Void> free = isOpen ? closeShoot() : CompletableFuture.completedFuture(null);
+        free.thenRunAsync(() -> {
+            try {
+                boolean isPhoto = Files.isRegularFile(first);
+                ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
+                remember(folder.path());
+                Optional<String> photo =
+                        isPhoto ? Optional.of(first.getFileName().toString()) : Optional.empty();
+                Platform.runLater(() -> {
+                    show(folder, photo);
+                    shown.complete(null);
+                });
+            } catch (ShootProblem e) {
+                Platform.runLater(() -> {
+                    messages.say(e.getMessage());
+                    shown.complete(null);
+                });
+            }
+        });
+        return shown;
+    }
+
+    private void openSample(Supplier<CompletableFuture<Path>> copying) {
+        copying.get()
+                .thenAccept(folder -> Platform.runLater(() -> open(List.of(folder))))
+                .exceptionally(problem -> {
+                    Platform.runLater(() -> messages.say(Words.get("message.sample", problem.getMessage())));
+                    return null;
+                });
+    }
+
+    private void remember(Path folder) {
+        try {
+            recent.add(folder);
+        } catch (IOException e) {
+            Platform.runLater(() -> messages.say(Words.get("message.recent", e.getMessage())));
+        }
+    }
+
+    private void show(ShootFolder folder, Optional<String> photo) {
+        closeShoot();
+        session = new ShootSession(folder, new Saving());
+        session.onRefused(() -> messages.say(Words.get("message.readOnly", folder.path())));
+        if (session.isReadOnly()) {
+            messages.say(Words.get("message.readOnly", folder.path()));
+        }
+        views = List.of(
+                new SheetView(session, () -> go("easel"), below -> open(List.of(below))),
+                new EaselView(session),
+                new HandOverView(session));
+        topBar = new TopBar(session, views, new TopBarDoors());
+        frame.setTop(topBar);
+        stage.setTitle(Words.get("app.title", session.shoot().title()));
+        if (photo.isPresent()) {
+            session.goTo(photo);
+            go("easel");
+        } else {
+            go("sheet");
+        }
+    }
+
+    private final class TopBarDoors implements TopBar.Doors {
+        @Override
+        public void go(View view) {
+            Shell.this.go(view);
+        }
+
+        @Override
+        public void undo() {
+            Shell.this.undo();
+        }
+
+        @Override
+        public void redo() {
+            Shell.this.redo();
+        }
+
+        @Override
+        public void close() {
+            backToWelcome();
+        }
+
+        @Override
+        public void keys() {
+            showKeys();
+        }
+    }
+
+    private final class Saving implements Autosave.Listener {
+        @Override
+        public void saved(boolean apart) {
+            Platform.runLater(() -> {
+                if (apart && !toldApart && session != null) {
+                    messages.say(Words.get("message.apart", session.path(), userData.folder()));
+                }
+                toldApart = apart;
+            });
+        }
+
+        @Override
+        public void failed(ShootProblem problem) {
+            Platform.runLater(() -> messages.say(problem.getMessage()));
+        }
+    }
+
+    private void backToWelcome() {
+        closeShoot();
+        stage.setTitle(Words.get("app.name"));
+        showWelcome();
+    }
+
+    /** Puts the shoot away; done when everything is saved. */
+    public CompletableFuture<Void> closeShoot() {
+        Optional.ofNullable(front).ifPresent(View::finish);
+        views.forEach(View::dispose);
+        views = List.of();
+        front = null;
+        ShootSession closing = session;
+        session = null;
+        toldApart = false;
+        return closing == null ? CompletableFuture.completedFuture(null) : closing.close();
+    }
+
+    /** Brings a view to the front, by its key. */
+    public void go(String key) {
+        views.stream().filter(view -> view.key().equals(key)).findFirst().ifPresent(this::go);
+    }
+
+    private void go(View view) {
+        Optional.ofNullable(front).ifPresent(View::finish);
+        front = view;
+        topBar.mark(view);
+        frame.setCenter(view.node());
+        view.shown();
+    }
+
+    /** The shoot that is open. */
+    public Optional<ShootSession> session() {
+        return Optional.ofNullable(session);
+    }
+
+    private void showKeys() {
+        Node before = getScene().getFocusOwner();
+        KeysPage[] page = new KeysPage[1];
+        page[0] = new KeysPage(() -> {
+            getChildren().remove(page[0]);
+            Optional.ofNullable(before).ifPresent(Node::requestFocus);
+        });
+        getChildren().add(page[0]);
+        page[0].requestFocus();
+    }
+
+    private void pressed(KeyEvent key) {
+        boolean isTyping = key.getTarget() instanceof TextInputControl;
+        boolean isCovered = getChildren().size() > 1;
+        if (session == null || isTyping || isCovered) {
+            return;
+        }
+        if (forAnyView(key) || front.pressed(key)) {
+            key.consume();
+        }
+    }
+
+    private void released(KeyEvent key) {
+        if (front != null && front.released(key)) {
+            key.consume();
+        }
+    }
+
+    private void undo() {
+        front.finish();
+        session.undo();
+    }
+
+    private void redo() {
+        front.finish();
+        session.redo();
+    }
+
+    private boolean forAnyView(KeyEvent key) {
+        if (UNDO.match(key)) {
+            undo();
+        } else if (REDO.match(key)) {
+            redo();
+        } else if (key.getCode() == KeyCode.F1) {
+            showKeys();
+        } else if (key.getCode() == KeyCode.F5) {
+            go("sheet");
+        } else if (key.getCode() == KeyCode.F6) {
+            go("easel");
+        } else if (key.getCode() == KeyCode.F8) {
+            go("handover");
+        } else {
+            return false;
+        }
+        return true;
+    }
+}

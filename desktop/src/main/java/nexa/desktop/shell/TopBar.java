@@ -1,0 +1,108 @@
+package nexa.desktop.shell;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.History;
+import nexa.desktop.session.ShootSession;
+
+/** The top bar: the shoot's name, the views as stops on a line, undo and redo, the keys. */
+final class TopBar extends StackPane {
+    /** What the bar can ask for. */
+    interface Doors {
+        void go(View view);
+
+        void undo();
+
+        void redo();
+
+        void close();
+
+        void keys();
+    }
+
+    private final Button undo;
+    private final Button redo;
+    private final ToggleGroup stops = new ToggleGroup();
+
+    TopBar(ShootSession session, List<View> views, Doors doors) {
+        getStyleClass().add("top-bar");
+        Button title = Parts.button("top.close", doors::close, "flat", "shoot-title");
+        title.setText(session.shoot().title());
+        undo = Parts.button("top.undo", doors::undo, "flat");
+        redo = Parts.button("top.redo", doors::redo, "flat");
+        Button keys = Parts.button("top.keys", doors::keys);
+        HBox left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
+        left.setAlignment(Pos.CENTER_LEFT);
+        HBox right = new HBox(6, undo, redo, keys);
+        right.setAlignment(Pos.CENTER_RIGHT);
+        HBox sides = new HBox(left, Parts.spacer(), right);
+        sides.setAlignment(Pos.CENTER);
+        HBox line = line(views, doors::go);
+        getChildren().addAll(sides, line);
+        session.historyProperty().addListener((observed, before, now) -> show(now));
+        show(session.historyProperty().get());
+    }
+
+    private HBox line(List<View> views, Consumer<View> go) {
+        HBox line = new HBox();
+        line.setAlignment(Pos.CENTER);
+        line.getStyleClass().add("stop-line");
+        line.setMaxWidth(Region.USE_PREF_SIZE);
+        line.setPickOnBounds(false);
+        for (View view : views) {
+            if (!line.getChildren().isEmpty()) {
+                Region rail = new Region();
+                rail.getStyleClass().add("stop-rail");
+                line.getChildren().add(rail);
+            }
+            line.getChildren().add(stop(view, go));
+        }
+        return line;
+    }
+
+    private ToggleButton stop(View view, Consumer<View> go) {
+        String name = Words.get("view." + view.key());
+        VBox words = new VBox(Parts.label(name, "stop-name"), Parts.label(view.standing(), "stop-standing"));
+        ToggleButton stop = new ToggleButton();
+        stop.setGraphic(words);
+        stop.getStyleClass().add("stop");
+        stop.setToggleGroup(stops);
+        stop.setUserData(view);
+        stop.setId("stop-" + view.key());
+        stop.setAccessibleText(name);
+        Parts.explain(stop, Words.get("view." + view.key() + ".tip"));
+        stop.setOnAction(event -> {
+            stop.setSelected(true);
+            go.accept(view);
+        });
+        return stop;
+    }
+
+    /** Marks the view that is in front. */
+    void mark(View view) {
+        stops.getToggles().stream().filter(stop -> stop.getUserData() == view).forEach(stops::selectToggle);
+    }
+
+    private void show(History history) {
+        show(undo, "top.undo", history.undoable());
+        show(redo, "top.redo", history.redoable());
+    }
+
+    private static void show(Button button, String key, Optional<Edit> edit) {
+        button.setDisable(edit.isEmpty());
+        String words = edit.map(step -> Words.get(key + ".named", Words.of("edit", step.kind())))
+                .orElse(Words.get(key + ".tip"));
+        button.getTooltip().setText(words);
+        button.setAccessibleHelp(words);
+    }
+}

@@ -1,0 +1,58 @@
+package nexa.desktop;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+
+@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
+class LayersTest {
+    @ArchTest
+    static final ArchRule coreKnowsOnlyItselfAndPlainJava = classes()
+            .that()
+            .resideInAPackage("nexa.core..")
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage("nexa.core..", "java.lang..", "java.util..", "java.math..");
+
+    @ArchTest
+    static final ArchRule storeKnowsNoPicturesAndNoScreen = noClasses()
+            .that()
+            .resideInAPackage("nexa.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "nexa.imaging..", "nexa.cli..", "nexa.desktop..", "javafx..", "java.awt..", "org.bytedeco..");
+
+    @ArchTest
+    static final ArchRule imagingKnowsNoDocumentsAndNoScreen = noClasses()
+            .that()
+            .resideInAPackage("nexa.imaging..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("nexa.store..", "nexa.cli..", "nexa.desktop..", "javafx..", "com.fasterxml..");
+
+    @ArchTest
+    static final ArchRule theCommandLineKnowsNoScreen = noClasses()
+            .that()
+            .resideInAPackage("nexa.cli..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("nexa.desktop..", "javafx..", "org.bytedeco..");
+
+    @ArchTest
+    static final ArchRule viewsDecodeNothing = noClasses()
+            .that()
+            .resideInAPackage("nexa.desktop..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.bytedeco..", "com.drew..", "com.fasterxml..");
+
+    @ArchTest
+    static final ArchRule thePartsOfCoreDoNotRunInCircles =
+            SlicesRuleDefinition.slices().matching("nexa.core.(*)..").should().beFreeOfCycles();
+}

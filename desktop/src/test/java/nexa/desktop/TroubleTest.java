@@ -1,0 +1,94 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import nexa.store.ShootFolder;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What the window says when something is not as it should be. */
+class TroubleTest extends WindowTest {
+    private Path folder;
+
+    @BeforeEach
+    void makeFolder() throws Exception {
+        folder = Files.createDirectory(temporary.resolve("spring \"ü\" 🏺"));
+        Path sample = sample();
+        for (String name : List.of("fern-0138.jpg", "fern-0139.jpg")) {
+            Files.copy(sample.resolve(name), folder.resolve(name));
+        }
+    }
+
+    @Test
+    void aBrokenPhotoBecomesACellThatSaysWhyWhileTheRestWorks() throws Exception {
+        Files.writeString(folder.resolve("broken.jpg"), "no photo");
+        open(folder);
+        waitFor(() -> words().contains("is not a photo of a kind that can be read"));
+        assertThat(words()).contains("broken.jpg is not a photo of a kind that can be read");
+        goToEasel("fern-0139.jpg");
+        push(KeyCode.W);
+        waitFor(() -> crop().size().ratio() > 1);
+        assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0139.jpg");
+    }
+
+    @Test
+    void aPhotoRemovedMeanwhileIsToldOnTheEasel() throws Exception {
+        open(folder);
+        Files.delete(folder.resolve("fern-0139.jpg"));
+        interact(() -> session().goTo(Optional.of("fern-0139.jpg")));
+        push(KeyCode.F6);
+        waitFor(() -> words().contains("fern-0139.jpg is not in the folder any more"));
+        push(KeyCode.PAGE_UP);
+        waitFor(() -> session().photo().orElseThrow().file().equals("fern-0138.jpg"));
+        awaitPicture();
+        assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0138.jpg");
+    }
+
+    @Test
+    void aDocumentCutInHalfIsToldAndLeftAsItIs() throws Exception {
+        Path document = Files.writeString(folder.resolve(ShootFolder.DOCUMENT), "{ \"nexa\": 1, \"photos\": [");
+        interact(() -> shell.open(List.of(folder)));
+        waitFor(() -> words().stream().anyMatch(text -> text.contains("not whole")));
+        assertThat(shell.session()).isEmpty();
+        assertThat(document).hasContent("{ \"nexa\": 1, \"photos\": [");
+    }
+
+    @Test
+    void aFolderThatCannotBeWrittenIsToldOnceAndTheWorkIsKept() throws Exception {
+        Path obstacle = Files.createDirectory(folder.resolve("." + ShootFolder.DOCUMENT + ".tmp"));
+        Files.createFile(obstacle.resolve("in the way"));
+        open(folder);
+        goToEasel("fern-0138.jpg");
+        push(KeyCode.W);
+        waitFor(() -> words().stream().anyMatch(text -> text.contains("can't be written to")));
+        var turned = crop();
+        closeAndReopen(folder);
+        goToEasel("fern-0138.jpg");
+        assertSame(crop(), turned);
+    }
+
+    @Test
+    void aFolderWithoutPhotosSaysSo() throws Exception {
+        Path empty = Files.createDirectory(temporary.resolve("empty"));
+        open(empty);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("There are no photos in")));
+        push(KeyCode.F6);
+        waitFor(() -> words().contains("There is no photo here."));
+    }
+
+    private Set<String> words() {
+        return lookup(node -> node instanceof Labeled label && label.isVisible() && label.getText() != null)
+                .<Labeled>queryAll()
+                .stream()
+                .map(Labeled::getText)
+                .collect(Collectors.toSet());
+    }
+}

@@ -1,0 +1,144 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import nexa.core.geometry.Crop;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Shell;
+import nexa.store.UserData;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, driven with real input, on folders made for the test. */
+abstract class WindowTest extends ApplicationTest {
+    @TempDir
+    Path temporary;
+
+    private Stage stage;
+    Shell shell;
+
+    @Override
+    public void start(Stage given) {
+        stage = given;
+    }
+
+    @BeforeEach
+    void openWindow() {
+        interact(() -> {
+            shell = NexaApplication.open(stage, new UserData(temporary), Optional.empty());
+            stage.setX(0);
+            stage.setY(0);
+            stage.show();
+        });
+    }
+
+    /** A copy of the sample shoot. */
+    Path sample() throws Exception {
+        return new SampleShoot(Path.of("..", "sample", "photos"), new UserData(temporary))
+                .copied(false)
+                .get();
+    }
+
+    /** Opens a folder and waits until all its photos have been read, or found unreadable. */
+    void open(Path folder) {
+        interact(() -> shell.open(List.of(folder)));
+        waitFor(() -> shell.session().isPresent()
+                && shell.session().get().shoot().photos().stream()
+                        .allMatch(photo -> session().isReady(photo)
+                                || session().readingProperty().get().problems().containsKey(photo.file())));
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        interact(() -> shell.closeShoot());
+        FxToolkit.hideStage();
+    }
+
+    void goToEasel(String file) {
+        interact(() -> session().goTo(Optional.of(file)));
+        push(KeyCode.F6);
+        awaitPicture();
+    }
+
+    void awaitPicture() {
+        waitFor(() -> lookup(".crop-edge").tryQuery().map(this::isSeen).orElse(false));
+        awaitStill();
+    }
+
+    private boolean isSeen(Node node) {
+        return node.isVisible() && node.getParent().isVisible();
+    }
+
+    /** Waits until the picture has settled: a handle lies at the same place twice in a row of frames. */
+    void awaitStill() {
+        Bounds[] last = new Bounds[1];
+        int[] same = new int[1];
+        waitFor(() -> {
+            Node handle = lookup("#handle-bottom_right").query();
+            Bounds now = handle.localToScreen(handle.getBoundsInLocal());
+            same[0] = now.equals(last[0]) ? same[0] + 1 : 0;
+            last[0] = now;
+            return same[0] >= 8;
+        });
+    }
+
+    void dragBy(String query, double x, double y) {
+        awaitStill();
+        Crop before = crop();
+        drag(query, MouseButton.PRIMARY).moveBy(x, y).drop();
+        waitFor(() -> !crop().equals(before));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Closes the shoot, waits until it is saved, and opens it again. */
+    void closeAndReopen(Path folder) throws Exception {
+        AtomicReference<CompletableFuture<Void>> closed = new AtomicReference<>();
+        interact(() -> closed.set(shell.closeShoot()));
+        closed.get().get(20, TimeUnit.SECONDS);
+        open(folder);
+    }
+
+    ShootSession session() {
+        return shell.session().orElseThrow();
+    }
+
+    Crop crop() {
+        return session().crop().orElseThrow().crop();
+    }
+
+    /** The same to a millionth of a pixel: a crop that went through the document may differ in its last digit. */
+    static void assertSame(Crop actual, Crop expected) {
+        assertThat(actual.centre().distance(expected.centre())).isLessThan(1e-6);
+        assertThat(actual.size().width()).isCloseTo(expected.size().width(), within(1e-6));
+        assertThat(actual.size().height()).isCloseTo(expected.size().height(), within(1e-6));
+    }
+
+    static void waitFor(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> {
+                WaitForAsyncUtils.waitForFxEvents();
+                return condition.call();
+            });
+        } catch (TimeoutException e) {
+            throw new AssertionError("it did not come to this within 30 s", e);
+        }
+    }
+}

@@ -1,0 +1,138 @@
+package nexa.imaging.deliver;
+
+import java.nio.file.Path;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import nexa.core.format.Format;
+import nexa.core.format.NamePattern;
+import nexa.core.format.PixelSize;
+import nexa.core.series.Crops;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.read.ShootReading;
+
+/**
+ * What is going to be delivered: one file for every chosen photo and format, as the shoot stands now.
+ *
+ * @param files in the order of formats, then photos
+ */
+public record DeliveryPlan(List<Item> files) {
+
+    public DeliveryPlan {
+        files = List.copyOf(files);
+    }
+
+    /**
+     * One file to come.
+     *
+     * @param name where it goes inside the destination, with / between folders
+     */
+    public record Item(PhotoCrop crop, String name) {
+        public Photo photo() {
+            return crop.photo();
+        }
+
+        public Format format() {
+            return crop.format();
+        }
+    }
+
+    /**
+     * Which photos and formats go.
+     *
+     * @param formats the formats' ids
+     * @param onlySelects whether only photos marked select go; else all go that are not marked out
+     * @param onlyDone whether only crops that are done go
+     */
+    public record Choice(Set<String> formats, boolean onlySelects, boolean onlyDone) {
+        public Choice {
+            formats = Set.copyOf(formats);
+        }
+
+        boolean takes(Photo photo, Format format) {
+            boolean marked = onlySelects ? photo.mark() == Mark.SELECT : photo.mark() != Mark.OUT;
+            return marked && (!onlyDone || photo.entry(format.id()).isDone());
+        }
+    }
+
+    /** How many files a plan would have, without working it out. */
+    public static int count(Shoot shoot, ShootReading reading, Choice choice) {
+        int count = 0;
+        for (Format format : shoot.formats()) {
+            count += choice.formats().contains(format.id())
+                    ? photos(shoot, reading, choice, format).size()
+                    : 0;
+        }
+        return count;
+    }
+
+    private static List<Photo> photos(Shoot shoot, ShootReading reading, Choice choice, Format format) {
+        return shoot.photos().stream()
+                .filter(photo -> choice.takes(photo, format))
+                .filter(photo ->
+                        photo.pixels().isPresent() && !reading.problems().containsKey(photo.file()))
+                .toList();
+    }
+
+    /** The plan for a shoot. Photos that could not be read are left out; the reading says which. */
+    public static DeliveryPlan of(Shoot shoot, ShootReading reading, Choice choice) {
+        List<Item> items = new ArrayList<>();
+        Crops crops = new Crops(shoot);
+        Set<String> taken = new HashSet<>();
+        for (Format format : shoot.formats()) {
+            if (!choice.formats().contains(format.id())) {
+                continue;
+            }
+            List<Photo> photos = photos(shoot, reading, choice, format);
+            int digits = Math.max(2, String.valueOf(photos.size()).length());
+            for (int i = 0; i < photos.size(); i++) {
+                PhotoCrop crop = crops.of(photos.get(i), format);
+                String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
+                items.add(new Item(crop, unique(name(shoot, reading, crop, number), format, taken)));
+            }
+        }
+        return new DeliveryPlan(items);
+    }
+
+    private static String name(Shoot shoot, ShootReading reading, PhotoCrop crop, String number) {
+        Format format = crop.format();
+        PixelSize size = crop.output();
+        Map<String, String> words = new HashMap<>();
+        words.put("shoot", shoot.title());
+        words.put("photo", withoutEnding(crop.photo().file()));
+        words.put("format", format.name());
+        words.put("number", number);
+        words.put(
+                "date",
+                reading.capturedAt(crop.photo())
+                        .map(DateTimeFormatter.ISO_LOCAL_DATE::format)
+                        .orElse(""));
+        words.put("size", size.width() + "x" + size.height());
+        String folder = format.file().folder().isEmpty() ? "" : format.file().folder() + "/";
+        return folder + NamePattern.fill(format.file().name(), words);
+    }
+
+    /** The name with its ending, numbered if an earlier file has it already on a file system that ignores case. */
+    private static String unique(String name, Format format, Set<String> taken) {
+        String ending = "." + format.file().type().ending();
+        String unique = name + ending;
+        for (int i = 2; !taken.add(unique.toLowerCase(Locale.ROOT)); i++) {
+            unique = name + "-" + i + ending;
+        }
+        return unique;
+    }
+
+    private static String withoutEnding(String file) {
+        String name = Path.of(file).getFileName().toString();
+        int dot = name.lastIndexOf('.');
+        return dot > 0 ? name.substring(0, dot) : name;
+    }
+}

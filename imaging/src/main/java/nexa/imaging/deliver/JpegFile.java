@@ -1,0 +1,110 @@
+package nexa.imaging.deliver;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.format.PixelSize;
+import nexa.imaging.read.SourceMetadata;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/** A JPEG with the photo's metadata and the pixels per inch it is meant for. */
+final class JpegFile {
+    /** From this quality on, colour is kept at every pixel (4:4:4). */
+    private static final int FULL_COLOUR_FROM = 90;
+
+    private static final int APP0 = 0xE0;
+    private static final int APP1 = 0xE1;
+    private static final int APP2 = 0xE2;
+    /** What a segment holds beside its own two length bytes. */
+    private static final int MOST_IN_SEGMENT = 65_533;
+
+    private static final byte[] EXIF = "Exif\0\0".getBytes(StandardCharsets.ISO_8859_1);
+    private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.ISO_8859_1);
+
+    private JpegFile() {}
+
+    /**
+     * Encodes pixels.
+     *
+     * @param pixels 8-bit grey or BGR
+     * @param quality 1 … 100
+     * @param profile the colour profile the pixels are in
+     */
+    static byte[] encode(Mat pixels, int quality, Optional<byte[]> profile, SourceMetadata source, OptionalDouble ppi) {
+        byte[] plain = plain(pixels, quality);
+        PixelSize size = new PixelSize(pixels.cols(), pixels.rows());
+        ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
+        out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xD8});
+        segment(out, APP0, jfif(ppi));
+        source.exif()
+                .map(exif -> joined(EXIF, ExifBlock.upright(exif, size)))
+                .filter(exif -> exif.length <= MOST_IN_SEGMENT)
+                .ifPresent(exif -> segment(out, APP1, exif));
+        profile.ifPresent(bytes -> profile(out, bytes));
+        int body = afterApplicationSegments(plain);
+        out.write(plain, body, plain.length - body);
+        return out.toByteArray();
+    }
+
+    private static byte[] plain(Mat pixels, int quality) {
+        try (BytePointer encoded = new BytePointer();
+                IntPointer settings = new IntPointer(
+                        opencv_imgcodecs.IMWRITE_JPEG_QUALITY,
+                        quality,
+                        opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR,
+                        quality >= FULL_COLOUR_FROM
+                                ? opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_444
+                                : opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_420)) {
+            if (!opencv_imgcodecs.imencode(".jpg", pixels, encoded, settings)) {
+                throw new IllegalStateException(
+                        pixels.cols() + " × " + pixels.rows() + " pixels did not become a JPEG");
+            }
+            byte[] bytes = new byte[(int) encoded.limit()];
+            encoded.get(bytes);
+            return bytes;
+        }
+    }
+
+    /** Where the encoder's own APPn segments, which stand right after the start, end. */
+    private static int afterApplicationSegments(byte[] jpeg) {
+        int at = 2;
+        while ((jpeg[at] & 0xFF) == 0xFF && (jpeg[at + 1] & 0xF0) == APP0) {
+            at += 2 + ((jpeg[at + 2] & 0xFF) << 8 | jpeg[at + 3] & 0xFF);
+        }
+        return at;
+    }
+
+    private static byte[] jfif(OptionalDouble ppi) {
+        int density = (int) Math.round(Math.min(ppi.orElse(1), 65_535));
+        byte unit = (byte) (ppi.isPresent() ? 1 : 0);
+        byte high = (byte) (density >> 8);
+        byte low = (byte) density;
+        return new byte[] {'J', 'F', 'I', 'F', 0, 1, 1, unit, high, low, high, low, 0, 0};
+    }
+
+    private static void profile(ByteArrayOutputStream out, byte[] bytes) {
+        int most = MOST_IN_SEGMENT - ICC.length - 2;
+        int count = (bytes.length + most - 1) / most;
+        for (int i = 0; i < count; i++) {
+            byte[] part = Arrays.copyOfRange(bytes, i * most, Math.min(bytes.length, (i + 1) * most));
+            segment(out, APP2, joined(joined(ICC, new byte[] {(byte) (i + 1), (byte) count}), part));
+        }
+    }
+
+    private static void segment(ByteArrayOutputStream out, int marker, byte[] contents) {
+        int length = contents.length + 2;
+        out.writeBytes(new byte[] {(byte) 0xFF, (byte) marker, (byte) (length >> 8), (byte) length});
+        out.writeBytes(contents);
+    }
+
+    private static byte[] joined(byte[] first, byte[] second) {
+        byte[] both = Arrays.copyOf(first, first.length + second.length);
+        System.arraycopy(second, 0, both, first.length, second.length);
+        return both;
+    }
+}

@@ -1,0 +1,57 @@
+package nexa.imaging.read;
+
+import com.drew.imaging.FileType;
+import com.drew.imaging.FileTypeDetector;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.util.Optional;
+
+/** The kinds of photo that can be read, told by their contents and never by their names. */
+public enum PhotoKind {
+    JPEG,
+    PNG,
+    TIFF,
+    WEBP;
+
+    /** The kind of what a stream begins with; the stream is left where it was. Empty for anything else. */
+    static Optional<PhotoKind> of(BufferedInputStream in) throws IOException {
+        FileType type = FileTypeDetector.detectFileType(in);
+        return switch (type) {
+            case Jpeg -> Optional.of(JPEG);
+            case Png -> Optional.of(PNG);
+            case Tiff -> Optional.of(TIFF);
+            case WebP -> Optional.of(WEBP);
+            default -> Optional.empty();
+        };
+    }
+
+    /** Whether the file holds everything from its start to its end: a photo cut off on its way here does not. */
+    boolean isWhole(byte[] bytes) {
+        return switch (this) {
+            case JPEG -> indexBackwards(bytes, 0xFF, 0xD9) > indexBackwards(bytes, 0xFF, 0xDA);
+            case PNG -> indexBackwards(bytes, 'I', 'E', 'N', 'D') > 0;
+            case WEBP -> bytes.length >= 8 + littleEndian(bytes, 4);
+            case TIFF -> true;
+        };
+    }
+
+    private static int indexBackwards(byte[] bytes, int... wanted) {
+        for (int at = bytes.length - wanted.length; at >= 0; at--) {
+            int same = 0;
+            while (same < wanted.length && (bytes[at + same] & 0xFF) == wanted[same]) {
+                same++;
+            }
+            if (same == wanted.length) {
+                return at;
+            }
+        }
+        return -1;
+    }
+
+    private static long littleEndian(byte[] bytes, int at) {
+        return bytes[at] & 0xFF
+                | (bytes[at + 1] & 0xFF) << 8
+                | (bytes[at + 2] & 0xFF) << 16
+                | (bytes[at + 3] & 0xFFL) << 24;
+    }
+}

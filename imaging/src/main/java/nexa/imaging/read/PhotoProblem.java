@@ -1,0 +1,47 @@
+package nexa.imaging.read;
+
+/** A photo that cannot be read, and why. */
+public final class PhotoProblem extends Exception {
+    private static final long serialVersionUID = 1L;
+
+    /** Why a photo cannot be read. */
+    public enum Reason {
+        /** The file is not there any more. */
+        MISSING("is not in the folder any more"),
+        /** The file has no contents. */
+        EMPTY("is an empty file"),
+        /** The contents are of no kind that can be read. */
+        UNKNOWN_KIND("is not a photo of a kind that can be read"),
+        /** The contents are broken. */
+        DAMAGED("is damaged"),
+        /** The contents end before they should. */
+        CUT_OFF("is cut off: part of the file is missing"),
+        /** It would not fit into memory. */
+        TOO_LARGE("has too many pixels to be opened"),
+        /** The photo is another one than when the shoot was opened. */
+        CHANGED("has been replaced since the shoot was opened; open it again"),
+        /** The system does not give the file out. */
+        NO_ACCESS("can't be read from the disk");
+
+        private final String words;
+
+        Reason(String words) {
+            this.words = words;
+        }
+    }
+
+    private final Reason reason;
+
+    public PhotoProblem(String file, Reason reason) {
+        this(file, reason, null);
+    }
+
+    public PhotoProblem(String file, Reason reason, Throwable cause) {
+        super(file + " " + reason.words, cause);
+        this.reason = reason;
+    }
+
+    public Reason reason() {
+        return reason;
+    }
+}

@@ -1,0 +1,22 @@
+package nexa.imaging.read;
+
+/** How large a picture of a photo is asked for. The coarser ones come first: they are seen first. */
+public enum PictureLevel {
+    /** For the sheet and the proof strip. */
+    THUMBNAIL(400),
+    /** For the easel at fit. */
+    PREVIEW(2048),
+    /** Every pixel. */
+    FULL(Integer.MAX_VALUE);
+
+    private final int longSide;
+
+    PictureLevel(int longSide) {
+        this.longSide = longSide;
+    }
+
+    /** The most pixels along the long side. */
+    public int longSide() {
+        return longSide;
+    }
+}

@@ -1,0 +1,212 @@
+package nexa.imaging.read;
+
+import com.google.common.cache.Cache;
+import com.google.common.cache.CacheBuilder;
+import com.google.common.util.concurrent.UncheckedExecutionException;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BiConsumer;
+import nexa.core.geometry.Crop;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.QuarterTurn;
+import nexa.imaging.render.ScreenRenderer;
+
+/**
+ * The pictures of a shoot's photos, read in the background and kept as far as memory allows.
+ *
+ * <p>Requests are numbered: what was asked for urgently comes first, of the rest the latest, so that what is on the
+ * screen now is read before what has scrolled by. A request that is cancelled before its turn costs nothing. The memory
+ * is bounded by bytes.
+ */
+public final class PictureLibrary implements AutoCloseable {
+    /** What happens with a request; called on a background thread, and not at all once it is cancelled. */
+    public interface Listener {
+        void ready(Picture picture);
+
+        void failed(PhotoProblem problem);
+    }
+
+    private record Key(String file, QuarterTurn turn, boolean isMirrored, PictureLevel level) {
+        static Key of(Photo photo, PictureLevel level) {
+            return new Key(photo.file(), photo.turn(), photo.isMirrored(), level);
+        }
+    }
+
+    /** Something that makes a picture. */
+    private interface Making {
+        Picture make() throws PhotoProblem;
+    }
+
+    private final Path folder;
+    private final Executor workers;
+    private final AutoCloseable stop;
+    private final Cache<Key, Picture> pictures;
+    private final AtomicLong numbers = new AtomicLong();
+    private volatile BiConsumer<Photo, PhotoProblem> failures = (photo, problem) -> {};
+
+    /**
+     * A library with its own background threads.
+     *
+     * @param bytes the most that is kept in memory
+     */
+    public PictureLibrary(Path folder, int threads, long bytes) {
+        this(folder, pool(threads), bytes);
+    }
+
+    private PictureLibrary(Path folder, ThreadPoolExecutor pool, long bytes) {
+        this(folder, pool, pool::shutdownNow, bytes);
+    }
+
+    /** A library whose requests an executor runs; it must take them in its own order. */
+    PictureLibrary(Path folder, Executor workers, AutoCloseable stop, long bytes) {
+        this.folder = folder;
+        this.workers = workers;
+        this.stop = stop;
+        // Least recently used goes first: a cache that weighs how often a picture was used would not let in the next
+        // one.
+        this.pictures = CacheBuilder.newBuilder()
+                .concurrencyLevel(1)
+                .maximumWeight(bytes)
+                .weigher((Key key, Picture picture) -> (int) Math.min(Integer.MAX_VALUE, picture.bytes()))
+                .build();
+    }
+
+    private static ThreadPoolExecutor pool(int threads) {
+        return new ThreadPoolExecutor(threads, threads, 1, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
+            Thread thread = new Thread(task, "pictures");
+            thread.setDaemon(true);
+            return thread;
+        });
+    }
+
+    /** Hears of every photo whose pixels could not be read, on a background thread, whoever asked for them. */
+    public void onFailure(BiConsumer<Photo, PhotoProblem> listener) {
+        failures = listener;
+    }
+
+    /** The picture, if it is there already. */
+    public Optional<Picture> ifReady(Photo photo, PictureLevel level) {
+        return Optional.ofNullable(pictures.getIfPresent(Key.of(photo, level)));
+    }
+
+    /** The finest picture that is there already. */
+    public Optional<Picture> finestReady(Photo photo) {
+        for (int i = PictureLevel.values().length - 1; i >= 0; i--) {
+            Optional<Picture> picture = ifReady(photo, PictureLevel.values()[i]);
+            if (picture.isPresent()) {
+                return picture;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Asks for the whole photo. */
+    public Request photo(Photo photo, PictureLevel level, boolean isUrgent, Listener listener) {
+        return run(isUrgent, () -> load(photo, level), listener);
+    }
+
+    /** Asks for a photo's crop as it will look, this many pixels high. */
+    public Request crop(PhotoCrop crop, int height, Listener listener) {
+        return run(false, () -> cropped(crop, height), listener);
+    }
+
+    private Picture cropped(PhotoCrop shown, int height) throws PhotoProblem {
+        Crop crop = shown.crop();
+        Photo photo = shown.photo();
+        double wanted = photo.size().longSide() * height / crop.size().height();
+        PictureLevel level =
+                wanted > 1.5 * PictureLevel.THUMBNAIL.longSide() ? PictureLevel.PREVIEW : PictureLevel.THUMBNAIL;
+        int width = (int) Math.max(1, Math.round(crop.size().ratio() * height));
+        return ScreenRenderer.render(load(photo, level), photo.size(), crop, photo.angle(), width, height);
+    }
+
+    /** Reads a picture, or waits for the thread that is reading it already. */
+    private Picture load(Photo photo, PictureLevel level) throws PhotoProblem {
+        try {
+            return pictures.get(
+                    Key.of(photo, level),
+                    () -> new PhotoPixels(folder.resolve(photo.file()), photo).picture(level.longSide()));
+        } catch (ExecutionException | UncheckedExecutionException e) {
+            PhotoProblem problem = e.getCause() instanceof PhotoProblem told
+                    ? told
+                    : new PhotoProblem(photo.file(), PhotoProblem.Reason.DAMAGED, e);
+            failures.accept(photo, problem);
+            throw problem;
+        }
+    }
+
+    private Request run(boolean isUrgent, Making making, Listener listener) {
+        Request request = new Request(numbers.incrementAndGet(), isUrgent, making, listener);
+        workers.execute(request);
+        return request;
+    }
+
+    @Override
+    public void close() {
+        try {
+            stop.close();
+        } catch (Exception e) {
+            throw new IllegalStateException("the picture threads did not stop", e);
+        }
+    }
+
+    /** Something asked for. */
+    public static final class Request implements Runnable, Comparable<Request> {
+        private final long number;
+        private final boolean isUrgent;
+        private final Making making;
+        private final Listener listener;
+        private volatile boolean isCancelled;
+
+        private Request(long number, boolean isUrgent, Making making, Listener listener) {
+            this.number = number;
+            this.isUrgent = isUrgent;
+            this.making = making;
+            this.listener = listener;
+        }
+
+        /** Forgets the request. Its listener hears no more of it. */
+        public void cancel() {
+            isCancelled = true;
+        }
+
+        @Override
+        public void run() {
+            if (isCancelled) {
+                return;
+            }
+            try {
+                Picture picture = making.make();
+                if (!isCancelled) {
+                    listener.ready(picture);
+                }
+            } catch (PhotoProblem e) {
+                if (!isCancelled) {
+                    listener.failed(e);
+                }
+            }
+        }
+
+        @Override
+        public int compareTo(Request other) {
+            return isUrgent == other.isUrgent ? Long.compare(other.number, number) : isUrgent ? -1 : 1;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return this == other;
+        }
+
+        @Override
+        public int hashCode() {
+            return Long.hashCode(number);
+        }
+    }
+}

@@ -1,0 +1,108 @@
+package nexa.imaging.render;
+
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/**
+ * Makes the delivered pixels of a crop from a photo's full pixels.
+ *
+ * <p>An unturned crop is first rounded to whole pixels; if that is the result's size, the pixels are copied. A turned one
+ * is set upright at the photo's own scale. Then, where the result is smaller, {@link Lanczos} filters along the result's
+ * own axes, whatever the angle, and the result's pixels are taken from the filtered picture.
+ */
+public final class CropRenderer {
+    /** Pixels that interpolating needs around the crop. */
+    private static final int MARGIN = 4;
+
+    private CropRenderer() {}
+
+    /** The result's pixels, of the photo's own type. The caller closes it. */
+    public static Mat render(Mat photo, Crop crop, Angle angle, PixelSize result) {
+        if (angle.degrees() == 0) {
+            return unturned(photo, wholePixels(photo, crop), result);
+        }
+        Size size = crop.size();
+        double across = size.width() / result.width();
+        double down = size.height() / result.height();
+        if (across <= 1 && down <= 1) {
+            return warp(photo, Sampling.of(crop, angle, result.size()), result);
+        }
+        int reachX = Lanczos.reach(across) + MARGIN;
+        int reachY = Lanczos.reach(down) + MARGIN;
+        PixelSize upright =
+                new PixelSize((int) Math.ceil(size.width()) + 2 * reachX, (int) Math.ceil(size.height()) + 2 * reachY);
+        Crop wider = crop.withSize(upright.size());
+        try (Mat turned = warp(photo, Sampling.of(wider, angle, upright.size()), upright)) {
+            Crop inTurned = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), crop.size());
+            return shrink(turned, inTurned, result);
+        }
+    }
+
+    /** The crop in whole pixels: width and height rounded, then left and top, kept inside. */
+    static Rect wholePixels(Mat photo, Crop crop) {
+        int width = within(crop.size().width(), 1, photo.cols());
+        int height = within(crop.size().height(), 1, photo.rows());
+        int left = within(crop.centre().x() - crop.size().width() / 2, 0, photo.cols() - width);
+        int top = within(crop.centre().y() - crop.size().height() / 2, 0, photo.rows() - height);
+        return new Rect(left, top, width, height);
+    }
+
+    private static int within(double value, int least, int most) {
+        return (int) Math.max(least, Math.min(most, Math.round(value)));
+    }
+
+    private static Mat unturned(Mat photo, Rect kept, PixelSize result) {
+        if (kept.width() == result.width() && kept.height() == result.height()) {
+            try (Mat part = new Mat(photo, kept)) {
+                return part.clone();
+            }
+        }
+        int reachX = Lanczos.reach((double) kept.width() / result.width()) + MARGIN;
+        int reachY = Lanczos.reach((double) kept.height() / result.height()) + MARGIN;
+        int left = Math.max(0, kept.x() - reachX);
+        int top = Math.max(0, kept.y() - reachY);
+        int right = Math.min(photo.cols(), kept.x() + kept.width() + reachX);
+        int bottom = Math.min(photo.rows(), kept.y() + kept.height() + reachY);
+        Point middle = new Point(kept.x() - left + kept.width() / 2.0, kept.y() - top + kept.height() / 2.0);
+        try (Rect around = new Rect(left, top, right - left, bottom - top);
+                Mat part = new Mat(photo, around)) {
+            return shrink(part, new Crop(middle, new Size(kept.width(), kept.height())), result);
+        }
+    }
+
+    private static Mat shrink(Mat upright, Crop crop, PixelSize result) {
+        double across = crop.size().width() / result.width();
+        double down = crop.size().height() / result.height();
+        Sampling sampling = Sampling.of(crop, Angle.NONE, result.size());
+        try (Mat filtered = new Mat()) {
+            Lanczos.filter(upright, filtered, across, down);
+            return warp(filtered, sampling, result);
+        }
+    }
+
+    private static Mat warp(Mat photo, Sampling sampling, PixelSize size) {
+        Mat result = new Mat();
+        try (Mat matrix = sampling.matrix();
+                Scalar black = new Scalar();
+                org.bytedeco.opencv.opencv_core.Size cvSize =
+                        new org.bytedeco.opencv.opencv_core.Size(size.width(), size.height())) {
+            opencv_imgproc.warpAffine(
+                    photo,
+                    result,
+                    matrix,
+                    cvSize,
+                    opencv_imgproc.INTER_CUBIC | opencv_imgproc.WARP_INVERSE_MAP,
+                    opencv_core.BORDER_REPLICATE,
+                    black);
+        }
+        return result;
+    }
+}

@@ -1,0 +1,148 @@
+package nexa.imaging;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Iterator;
+import java.util.Random;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+import nexa.core.format.PixelSize;
+import nexa.core.shoot.Photo;
+import nexa.imaging.read.PhotoFacts;
+
+/** Small photos made for tests. */
+public final class TestPhotos {
+    private TestPhotos() {}
+
+    /** Soft random colours: something like a photo, the same every time. */
+    public static BufferedImage scene(int width, int height) {
+        Random random = new Random(7);
+        double[] waves = random.doubles(18, 0.005, 0.06).toArray();
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                int rgb = 0;
+                for (int c = 0; c < 3; c++) {
+                    double v = 0;
+                    for (int i = 0; i < 3; i++) {
+                        v += Math.sin(x * waves[6 * c + 2 * i] + y * waves[6 * c + 2 * i + 1] + c + i);
+                    }
+                    double edge = (x / 90 + y / 70 + c) % 2 == 0 ? 25 : -25;
+                    rgb = rgb << 8 | (int) Math.max(0, Math.min(255, 128 + 28 * v + edge));
+                }
+                image.setRGB(x, y, rgb);
+            }
+        }
+        return image;
+    }
+
+    public static Path write(BufferedImage image, Path file) {
+        try {
+            String name = file.getFileName().toString();
+            ImageWriter writer = javaWriter(name.substring(name.lastIndexOf('.') + 1));
+            try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {
+                writer.setOutput(out);
+                writer.write(image);
+            } finally {
+                writer.dispose();
+            }
+            return file;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Java's own writer: others may be listed before it that write less. */
+    private static ImageWriter javaWriter(String kind) {
+        Iterator<ImageWriter> writers = ImageIO.getImageWritersBySuffix(kind);
+        while (writers.hasNext()) {
+            ImageWriter writer = writers.next();
+            if (writer.getClass().getName().startsWith("com.sun.")) {
+                return writer;
+            }
+        }
+        throw new IllegalArgumentException("Java has no writer for " + kind);
+    }
+
+    /** An untouched photo of this file, as large as it is. */
+    public static Photo photo(Path file) throws Exception {
+        return Photo.untouched(file.getFileName().toString())
+                .withPixels(PhotoFacts.read(file).pixels());
+    }
+
+    /** An EXIF block that says an orientation, dimensions and a made-up camera. */
+    public static byte[] exif(int orientation, PixelSize size) {
+        ByteBuffer block = ByteBuffer.allocate(100).order(ByteOrder.LITTLE_ENDIAN);
+        block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
+        block.putShort((short) 3);
+        entry(block, 0x010F, 2, 8, 80);
+        entry(block, 0x0112, 3, 1, orientation);
+        entry(block, 0x8769, 4, 1, 50);
+        block.putInt(0);
+        block.putShort((short) 2);
+        entry(block, 0xA002, 4, 1, size.width());
+        entry(block, 0xA003, 4, 1, size.height());
+        block.putInt(0);
+        block.position(80);
+        block.put("Kilnaro\0".getBytes(StandardCharsets.US_ASCII));
+        return block.array();
+    }
+
+    private static void entry(ByteBuffer block, int tag, int type, int count, int value) {
+        block.putShort((short) tag).putShort((short) type).putInt(count).putInt(value);
+    }
+
+    /** Puts an EXIF block into a JPEG or PNG file, and a colour profile too if there is one. */
+    public static void addMetadata(Path file, byte[] exif, byte[] profile) throws IOException {
+        byte[] plain = Files.readAllBytes(file);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        if (plain[0] == (byte) 0xFF) {
+            out.write(plain, 0, 2);
+            segment(out, 0xE1, concat("Exif\0\0".getBytes(StandardCharsets.US_ASCII), exif));
+            if (profile != null) {
+                segment(
+                        out,
+                        0xE2,
+                        concat(
+                                concat("ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII), new byte[] {1, 1}),
+                                profile));
+            }
+            out.write(plain, 2, plain.length - 2);
+        } else {
+            int afterHeader = 8 + 25;
+            out.write(plain, 0, afterHeader);
+            byte[] typed = concat("eXIf".getBytes(StandardCharsets.US_ASCII), exif);
+            CRC32 crc = new CRC32();
+            crc.update(typed);
+            out.writeBytes(ByteBuffer.allocate(4).putInt(exif.length).array());
+            out.writeBytes(typed);
+            out.writeBytes(ByteBuffer.allocate(4).putInt((int) crc.getValue()).array());
+            out.write(plain, afterHeader, plain.length - afterHeader);
+        }
+        Files.write(file, out.toByteArray());
+    }
+
+    private static void segment(ByteArrayOutputStream out, int marker, byte[] contents) {
+        out.write(0xFF);
+        out.write(marker);
+        out.write(contents.length + 2 >> 8);
+        out.write(contents.length + 2);
+        out.writeBytes(contents);
+    }
+
+    private static byte[] concat(byte[] first, byte[] second) {
+        return ByteBuffer.allocate(first.length + second.length)
+                .put(first)
+                .put(second)
+                .array();
+    }
+}

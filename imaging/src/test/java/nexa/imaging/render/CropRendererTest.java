@@ -1,0 +1,130 @@
+package nexa.imaging.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.imaging.TestPhotos;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CropRendererTest {
+    private static final int WIDTH = 1200;
+    private static final int HEIGHT = 800;
+
+    @Test
+    void anUnturnedCropAtItsOwnSizeIsCopiedPixelForPixel() {
+        byte[] photo = pixels(TestPhotos.scene(WIDTH, HEIGHT));
+        Crop crop = new Crop(new Point(500.3, 400.2), new Size(600.2, 449.9));
+        byte[] result = render(photo, 3, crop, Angle.NONE, new PixelSize(600, 450));
+        int left = 200;
+        int top = 175;
+        for (int y = 0; y < 450; y++) {
+            for (int i = 0; i < 600 * 3; i++) {
+                assertThat(result[y * 600 * 3 + i]).isEqualTo(photo[((top + y) * WIDTH + left) * 3 + i]);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2.3,1.5", "2.3,2.77", "-17,2", "44,1.5", "0,2.77", "2.3,6"})
+    void aShrunkCropIsAsTheFloatReference(double degrees, double scale) {
+        byte[] photo = pixels(TestPhotos.scene(WIDTH, HEIGHT));
+        Angle angle = new Angle(degrees);
+        PixelSize result = new PixelSize((int) Math.round(480 / scale), (int) Math.round(360 / scale));
+        Crop crop = new Crop(new Point(600, 400), new Size(480, 360));
+        byte[] rendered = render(photo, 3, crop, angle, result);
+        double squares = 0;
+        int count = 0;
+        for (int y = 0; y < result.height(); y += 3) {
+            for (int x = 0; x < result.width(); x += 3) {
+                for (int c = 0; c < 3; c++) {
+                    double expected = reference(photo, crop, angle, result, x, y, c);
+                    double off = (rendered[(y * result.width() + x) * 3 + c] & 0xFF) - expected;
+                    squares += off * off;
+                    count++;
+                }
+            }
+        }
+        double psnr = 20 * Math.log10(255 / Math.sqrt(squares / count));
+        assertThat(psnr).isGreaterThan(45);
+    }
+
+    /** A Lanczos filter of three lobes over the result pixel's footprint, along the result's axes. */
+    private static double reference(byte[] photo, Crop crop, Angle angle, PixelSize result, int i, int j, int channel) {
+        double scale = crop.size().width() / result.width();
+        Point middle = crop.at((i + 0.5) / result.width(), (j + 0.5) / result.height(), angle);
+        int reach = (int) Math.ceil(3 * scale * 1.5) + 1;
+        double sum = 0;
+        double weights = 0;
+        for (int y = (int) middle.y() - reach; y <= middle.y() + reach; y++) {
+            for (int x = (int) middle.x() - reach; x <= middle.x() + reach; x++) {
+                Point way = angle.toScreen(new Point(x + 0.5 - middle.x(), y + 0.5 - middle.y()));
+                double weight = lanczos(way.x() / scale) * lanczos(way.y() / scale);
+                if (weight != 0) {
+                    int at = Math.max(0, Math.min(HEIGHT - 1, y)) * WIDTH + Math.max(0, Math.min(WIDTH - 1, x));
+                    sum += weight * (photo[at * 3 + channel] & 0xFF);
+                    weights += weight;
+                }
+            }
+        }
+        return Math.max(0, Math.min(255, sum / weights));
+    }
+
+    private static double lanczos(double x) {
+        if (Math.abs(x) >= 3) {
+            return 0;
+        }
+        double px = Math.PI * x;
+        return x == 0 ? 1 : 3 * Math.sin(px) * Math.sin(px / 3) / (px * px);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0,0", "2.3,0", "2.3,90", "17,30", "44,45", "44,0", "-44,89"})
+    void whatTheSmallerPictureCannotShowVanishes(double degrees, double gratingDegrees) {
+        double scale = 2.77;
+        // A quarter beyond the finest grating the result can show, in any direction.
+        double frequency = 1.25 * 0.5 * Math.sqrt(2) / scale;
+        double fx = frequency * Math.cos(Math.toRadians(gratingDegrees));
+        double fy = frequency * Math.sin(Math.toRadians(gratingDegrees));
+        byte[] photo = new byte[WIDTH * HEIGHT];
+        for (int y = 0; y < HEIGHT; y++) {
+            for (int x = 0; x < WIDTH; x++) {
+                photo[y * WIDTH + x] = (byte) Math.round(128 + 80 * Math.sin(2 * Math.PI * (fx * x + fy * y)));
+            }
+        }
+        Crop crop = new Crop(new Point(600, 400), new Size(480, 360));
+        byte[] result = render(photo, 1, crop, new Angle(degrees), new PixelSize(173, 130));
+        double squares = 0;
+        for (byte value : result) {
+            double off = (value & 0xFF) - 128;
+            squares += off * off;
+        }
+        assertThat(Math.sqrt(squares / result.length)).isLessThan(2);
+    }
+
+    private static byte[] pixels(BufferedImage image) {
+        return ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+    }
+
+    private static byte[] render(byte[] photo, int channels, Crop crop, Angle angle, PixelSize size) {
+        try (BytePointer memory = new BytePointer(photo);
+                Mat mat = new Mat(HEIGHT, WIDTH, opencv_core.CV_8UC(channels), memory);
+                Mat result = CropRenderer.render(mat, crop, angle, size)) {
+            assertThat(result.cols()).isEqualTo(size.width());
+            assertThat(result.rows()).isEqualTo(size.height());
+            byte[] bytes = new byte[size.width() * size.height() * channels];
+            result.data().get(bytes);
+            return bytes;
+        }
+    }
+}

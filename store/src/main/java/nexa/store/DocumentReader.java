@@ -1,0 +1,307 @@
+package nexa.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import nexa.core.format.FileSpec;
+import nexa.core.format.Format;
+import nexa.core.format.FormatTurn;
+import nexa.core.format.LengthUnit;
+import nexa.core.format.NamePattern;
+import nexa.core.format.OutputSize;
+import nexa.core.format.PixelSize;
+import nexa.core.format.Ratio;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Carry;
+import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
+import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Subject;
+import nexa.core.shoot.Tune;
+import nexa.core.shoot.Wish;
+
+/** Reads a shoot from its document, strictly: whatever does not fit is refused with the place where it stands. */
+final class DocumentReader {
+    /** The states a crop entry can be in. */
+    private enum State {
+        OWN,
+        FOLLOW
+    }
+
+    private final String folderName;
+
+    /** @param folderName the title of a shoot that has none */
+    DocumentReader(String folderName) {
+        this.folderName = folderName;
+    }
+
+    Shoot read(JsonNode document) throws Place.Misfit {
+        Place root = Place.root(document);
+        int version = root.required("nexa").whole();
+        if (version != DocumentFields.VERSION) {
+            throw root.required("nexa")
+                    .misfit("says version " + version + ", but this Nexa knows version " + DocumentFields.VERSION
+                            + (version > DocumentFields.VERSION ? "; a newer Nexa may read it" : ""));
+        }
+        Optional<Place> title = root.optional("title");
+        Optional<Place> order = root.optional("order");
+        List<Format> formats = new ArrayList<>();
+        for (Place format : listOf(root, "formats")) {
+            formats.add(format(format));
+        }
+        Set<String> ids = new HashSet<>();
+        formats.forEach(format -> ids.add(format.id()));
+        List<Photo> photos = new ArrayList<>();
+        for (Place photo : listOf(root, "photos")) {
+            photos.add(photo(photo, ids));
+        }
+        String name = title.isPresent() ? title.get().text() : folderName;
+        Shoot.Order ordered = order.isPresent() ? order.get().oneOf(Shoot.Order.class) : Shoot.Order.TIME;
+        return root.make(() -> Shoot.of(name, ordered, formats, photos));
+    }
+
+    private static List<Place> listOf(Place place, String name) throws Place.Misfit {
+        Optional<Place> list = place.optional(name);
+        return list.isPresent() ? list.get().list() : List.of();
+    }
+
+    private static Format format(Place place) throws Place.Misfit {
+        String id = place.required("id").text();
+        String name = place.required("name").text();
+        Ratio ratio = place.required("ratio").as(Ratio::parse);
+        Optional<Place> turn = place.optional("turn");
+        FormatTurn turned = turn.isPresent() ? turn.get().oneOf(FormatTurn.class) : FormatTurn.PHOTO;
+        Optional<Place> size = place.optional("size");
+        OutputSize output = size.isPresent() ? size(size.get()) : new OutputSize.AsCropped();
+        Map<Orientation, String> leads = leads(place.optional("leads"));
+        Format.Tolerance tolerance = tolerance(place.optional("tolerance"));
+        Optional<Place> goes = place.optional("goes");
+        boolean isGoing = goes.isEmpty() || goes.get().flag();
+        FileSpec file = file(place.optional("file"), id);
+        return place.make(() -> new Format(id, name, ratio, turned, output, leads, tolerance, isGoing, file));
+    }
+
+    private static OutputSize size(Place place) throws Place.Misfit {
+        String unit = place.required("unit").text();
+        if (unit.equals("px")) {
+            if (place.has("longEdge")) {
+                int pixels = place.required("longEdge").whole();
+                return place.make(() -> new OutputSize.LongEdge(pixels));
+            }
+            int width = place.required("width").whole();
+            int height = place.required("height").whole();
+            return place.make(() -> new OutputSize.Pixels(width, height));
+        }
+        if (!Set.of("cm", "mm", "in").contains(unit)) {
+            throw place.required("unit").misfit("must be one of px, cm, mm, in, but is \"" + unit + "\"");
+        }
+        double width = place.required("width").number();
+        double height = place.required("height").number();
+        LengthUnit length = place.required("unit").oneOf(LengthUnit.class);
+        double ppi = place.required("ppi").number();
+        return place.make(() -> new OutputSize.Print(width, height, length, ppi));
+    }
+
+    private static Map<Orientation, String> leads(Optional<Place> place) throws Place.Misfit {
+        Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
+        if (place.isPresent()) {
+            for (Orientation orientation : Orientation.values()) {
+                String key = orientation == Orientation.WIDE ? "wide" : "tall";
+                Optional<Place> lead = place.get().optional(key);
+                if (lead.isPresent()) {
+                    leads.put(orientation, lead.get().text());
+                }
+            }
+        }
+        return leads;
+    }
+
+    private static Format.Tolerance tolerance(Optional<Place> place) throws Place.Misfit {
+        if (place.isEmpty()) {
+            return Format.Tolerance.USUAL;
+        }
+        double tightness = number(place.get(), "tightness", Format.Tolerance.USUAL.tightness());
+        double position = number(place.get(), "position", Format.Tolerance.USUAL.position());
+        return place.get().make(() -> new Format.Tolerance(tightness, position));
+    }
+
+    private static double number(Place place, String name, double usual) throws Place.Misfit {
+        Optional<Place> number = place.optional(name);
+        return number.isPresent() ? number.get().number() : usual;
+    }
+
+    private static FileSpec file(Optional<Place> place, String id) throws Place.Misfit {
+        FileSpec usual = FileSpec.usual(NamePattern.clean(id));
+        if (place.isEmpty()) {
+            return usual;
+        }
+        Place file = place.get();
+        Optional<Place> type = file.optional("type");
+        FileSpec.Type kind = type.isPresent() ? type.get().oneOf(FileSpec.Type.class) : usual.type();
+        Optional<Place> quality = file.optional("quality");
+        int percent = quality.isPresent() ? quality.get().whole() : usual.quality();
+        Optional<Place> colour = file.optional("colour");
+        FileSpec.Colour colours = colour.isPresent() ? colour.get().oneOf(FileSpec.Colour.class) : usual.colour();
+        Optional<Place> folder = file.optional("folder");
+        String into = folder.isPresent() ? folder.get().text() : usual.folder();
+        Optional<Place> name = file.optional("name");
+        String pattern = name.isPresent() ? name.get().text() : usual.name();
+        return file.make(() -> new FileSpec(kind, percent, colours, into, pattern));
+    }
+
+    private static Photo photo(Place place, Set<String> formats) throws Place.Misfit {
+        Place named = place.required("file");
+        String file = named.text();
+        if (!isInside(file)) {
+            throw named.misfit("must name a file inside the shoot's folder, but is \"" + file + "\"");
+        }
+        Photo photo = named.make(() -> Photo.untouched(file));
+        Optional<PixelSize> pixels = Optional.empty();
+        Optional<Place> sides = place.optional("pixels");
+        if (sides.isPresent()) {
+            List<Place> pair = sides.get().list(2);
+            int width = pair.get(0).whole();
+            int height = pair.get(1).whole();
+            pixels = Optional.of(sides.get().make(() -> new PixelSize(width, height)));
+        }
+        Optional<Place> turn = place.optional("turn");
+        QuarterTurn turned = QuarterTurn.NONE;
+        if (turn.isPresent()) {
+            int degrees = turn.get().whole();
+            turned = turn.get().make(() -> QuarterTurn.of(degrees));
+        }
+        Optional<Place> mirror = place.optional("mirror");
+        Optional<Place> mark = place.optional("mark");
+        Optional<Place> angle = place.optional("angle");
+        Angle leaning = Angle.NONE;
+        if (angle.isPresent()) {
+            double degrees = angle.get().number();
+            leaning = angle.get().make(() -> new Angle(degrees));
+        }
+        Optional<Place> subject = place.optional("subject");
+        Map<String, CropEntry> crops = new LinkedHashMap<>();
+        Optional<Place> entries = place.optional("crops");
+        if (entries.isPresent()) {
+            for (String format : entries.get().names()) {
+                if (formats.contains(format)) {
+                    crops.put(format, crop(entries.get().required(format)));
+                }
+            }
+        }
+        return new Photo(
+                photo.file(),
+                pixels,
+                turned,
+                mirror.isPresent() && mirror.get().flag(),
+                mark.isPresent() ? mark.get().oneOf(Mark.class) : Mark.OPEN,
+                leaning,
+                subject.isPresent() ? Optional.of(subject(subject.get())) : Optional.empty(),
+                crops);
+    }
+
+    /** Whether a file name, with / between its parts, stays inside the folder it is resolved against. */
+    private static boolean isInside(String file) {
+        for (String part : file.split("/", -1)) {
+            if (part.isEmpty()
+                    || part.equals(".")
+                    || part.equals("..")
+                    || part.contains("\\..")
+                    || part.startsWith("..\\")) {
+                return false;
+            }
+        }
+        try {
+            Path here = Path.of("").toAbsolutePath();
+            return !Path.of(file).isAbsolute() && here.resolve(file).normalize().startsWith(here);
+        } catch (InvalidPathException e) {
+            return false;
+        }
+    }
+
+    private static Subject subject(Place place) throws Place.Misfit {
+        Point at = point(place.required("at"));
+        Optional<Place> radius = place.optional("radius");
+        OptionalDouble share =
+                radius.isPresent() ? OptionalDouble.of(radius.get().number()) : OptionalDouble.empty();
+        return place.make(() -> new Subject(at, share));
+    }
+
+    private static Point point(Place place) throws Place.Misfit {
+        List<Place> pair = place.list(2);
+        double x = pair.get(0).number();
+        double y = pair.get(1).number();
+        return new Point(x, y);
+    }
+
+    private static CropEntry crop(Place place) throws Place.Misfit {
+        Optional<Place> turn = place.optional("turn");
+        Optional<Orientation> lying =
+                turn.isPresent() ? Optional.of(turn.get().oneOf(Orientation.class)) : Optional.empty();
+        Optional<Place> done = place.optional("done");
+        boolean isDone = done.isPresent() && done.get().flag();
+        return new CropEntry(placement(place), lying, isDone);
+    }
+
+    private static Placement placement(Place place) throws Place.Misfit {
+        Optional<Place> state = place.optional("state");
+        if (state.isEmpty()) {
+            if (place.has("centre") || place.has("size") || place.has("tune") || place.has("carry")) {
+                throw place.misfit("lacks \"state\"");
+            }
+            return Placement.UNTOUCHED;
+        }
+        if (state.get().oneOf(State.class) == State.OWN) {
+            return new Placement.Own(wish(place));
+        }
+        Optional<Wish> own = place.has("centre") || place.has("size") ? Optional.of(wish(place)) : Optional.empty();
+        Optional<Place> tune = place.optional("tune");
+        Optional<Place> accepted = place.optional("accepted");
+        return new Placement.Follow(
+                tune.isPresent() ? tune(tune.get()) : Tune.NONE,
+                carry(place.optional("carry")),
+                own,
+                accepted.isPresent() && accepted.get().flag());
+    }
+
+    private static Wish wish(Place place) throws Place.Misfit {
+        Place centre = place.required("centre");
+        Point at = point(centre);
+        Place size = place.required("size");
+        Point sides = point(size);
+        return place.make(() -> new Wish(at, new Size(sides.x(), sides.y())));
+    }
+
+    private static Tune tune(Place place) throws Place.Misfit {
+        double dx = number(place, "dx", 0);
+        double dy = number(place, "dy", 0);
+        double zoom = number(place, "zoom", 1);
+        return place.make(() -> new Tune(dx, dy, zoom));
+    }
+
+    private static Set<Carry> carry(Optional<Place> place) throws Place.Misfit {
+        if (place.isEmpty()) {
+            return EnumSet.allOf(Carry.class);
+        }
+        Set<Carry> carry = EnumSet.noneOf(Carry.class);
+        for (Place one : place.get().list()) {
+            carry.add(one.oneOf(Carry.class));
+        }
+        return carry;
+    }
+}

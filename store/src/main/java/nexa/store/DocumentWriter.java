@@ -1,0 +1,237 @@
+package nexa.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.MissingNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import nexa.core.format.FileSpec;
+import nexa.core.format.Format;
+import nexa.core.format.OutputSize;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Point;
+import nexa.core.shoot.Carry;
+import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
+import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Subject;
+import nexa.core.shoot.Tune;
+import nexa.core.shoot.Wish;
+
+/** Writes a shoot as its document. Fields this version does not know are taken over from the document as it was read. */
+final class DocumentWriter {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private final JsonNode earlier;
+    private final Set<String> knownFormats;
+    private final Map<String, JsonNode> earlierFormats;
+    private final Map<String, JsonNode> earlierPhotos;
+
+    /** @param earlier the document as it was read, or a missing node */
+    DocumentWriter(JsonNode earlier) {
+        this.earlier = earlier;
+        this.earlierFormats = byName(earlier.path("formats"), "id");
+        this.earlierPhotos = byName(earlier.path("photos"), "file");
+        this.knownFormats = earlierFormats.keySet();
+    }
+
+    ObjectNode write(Shoot shoot) {
+        ObjectNode document = JSON.objectNode();
+        document.put("nexa", DocumentFields.VERSION);
+        document.put("title", shoot.title());
+        document.put("order", word(shoot.order()));
+        document.set("formats", formats(shoot.formats()));
+        ArrayNode photos = document.putArray("photos");
+        shoot.photos().forEach(photo -> photos.add(photo(photo)));
+        return keeping(document, earlier, DocumentFields.SHOOT);
+    }
+
+    /** The list of formats. */
+    ArrayNode formats(List<Format> formats) {
+        ArrayNode list = JSON.arrayNode();
+        for (Format format : formats) {
+            list.add(format(format, earlierFormats.getOrDefault(format.id(), MissingNode.getInstance())));
+        }
+        return list;
+    }
+
+    /** One photo of the list of photos. */
+    ObjectNode photo(Photo photo) {
+        return photo(photo, earlierPhotos.getOrDefault(photo.file(), MissingNode.getInstance()));
+    }
+
+    private static Map<String, JsonNode> byName(JsonNode list, String field) {
+        Map<String, JsonNode> named = new HashMap<>();
+        list.forEach(node -> named.put(node.path(field).asText(), node));
+        return named;
+    }
+
+    private static ObjectNode keeping(ObjectNode fresh, JsonNode earlier, Set<String> known) {
+        earlier.properties().forEach(field -> {
+            if (!known.contains(field.getKey())) {
+                fresh.set(field.getKey(), field.getValue());
+            }
+        });
+        return fresh;
+    }
+
+    private static ObjectNode format(Format format, JsonNode earlier) {
+        ObjectNode node = JSON.objectNode();
+        node.put("id", format.id());
+        node.put("name", format.name());
+        node.put("ratio", format.ratio().toString());
+        node.put("turn", word(format.turn()));
+        if (!(format.size() instanceof OutputSize.AsCropped)) {
+            node.set("size", keeping(size(format.size()), earlier.path("size"), DocumentFields.SIZE));
+        }
+        if (!format.leads().isEmpty()) {
+            ObjectNode leads = node.putObject("leads");
+            for (Orientation orientation : Orientation.values()) {
+                if (format.leads().containsKey(orientation)) {
+                    leads.put(word(orientation), format.leads().get(orientation));
+                }
+            }
+            keeping(leads, earlier.path("leads"), DocumentFields.LEADS);
+        }
+        ObjectNode tolerance = node.putObject("tolerance");
+        tolerance.put("tightness", format.tolerance().tightness());
+        tolerance.put("position", format.tolerance().position());
+        keeping(tolerance, earlier.path("tolerance"), DocumentFields.TOLERANCE);
+        node.put("goes", format.goes());
+        node.set("file", keeping(file(format.file()), earlier.path("file"), DocumentFields.FILE));
+        return keeping(node, earlier, DocumentFields.FORMAT);
+    }
+
+    private static ObjectNode size(OutputSize size) {
+        ObjectNode node = JSON.objectNode();
+        if (size instanceof OutputSize.Pixels pixels) {
+            node.put("width", pixels.width());
+            node.put("height", pixels.height());
+            node.put("unit", "px");
+        } else if (size instanceof OutputSize.LongEdge edge) {
+            node.put("longEdge", edge.pixels());
+            node.put("unit", "px");
+        } else if (size instanceof OutputSize.Print print) {
+            node.put("width", print.width());
+            node.put("height", print.height());
+            node.put("unit", word(print.unit()));
+            node.put("ppi", print.ppi());
+        }
+        return node;
+    }
+
+    private static ObjectNode file(FileSpec file) {
+        ObjectNode node = JSON.objectNode();
+        node.put("type", word(file.type()));
+        node.put("quality", file.quality());
+        node.put("colour", word(file.colour()));
+        node.put("folder", file.folder());
+        node.put("name", file.name());
+        return node;
+    }
+
+    private ObjectNode photo(Photo photo, JsonNode earlier) {
+        ObjectNode node = JSON.objectNode();
+        node.put("file", photo.file());
+        photo.pixels()
+                .ifPresent(pixels -> node.putArray("pixels").add(pixels.width()).add(pixels.height()));
+        if (photo.turn() != QuarterTurn.NONE) {
+            node.put("turn", photo.turn().degrees());
+        }
+        if (photo.isMirrored()) {
+            node.put("mirror", true);
+        }
+        if (photo.mark() != Mark.OPEN) {
+            node.put("mark", word(photo.mark()));
+        }
+        if (!photo.angle().equals(Angle.NONE)) {
+            node.put("angle", photo.angle().degrees());
+        }
+        if (photo.subject().isPresent()) {
+            Subject subject = photo.subject().get();
+            ObjectNode spot = node.putObject("subject");
+            putPair(spot, "at", subject.at());
+            subject.radius().ifPresent(radius -> spot.put("radius", radius));
+            keeping(spot, earlier.path("subject"), DocumentFields.SUBJECT);
+        }
+        ObjectNode crops = JSON.objectNode();
+        photo.crops().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(entry -> crops.set(
+                        entry.getKey(),
+                        crop(entry.getValue(), earlier.path("crops").path(entry.getKey()))));
+        keepOtherEntries(crops, earlier.path("crops"), photo);
+        if (!crops.isEmpty()) {
+            node.set("crops", crops);
+        }
+        return keeping(node, earlier, DocumentFields.PHOTO);
+    }
+
+    /** Entries of formats that were not listed are not known, and kept whole; untouched ones keep what is not known. */
+    private void keepOtherEntries(ObjectNode crops, JsonNode earlierCrops, Photo photo) {
+        earlierCrops.properties().forEach(field -> {
+            if (!knownFormats.contains(field.getKey())) {
+                crops.set(field.getKey(), field.getValue());
+            } else if (!photo.crops().containsKey(field.getKey())) {
+                ObjectNode unknown = keeping(JSON.objectNode(), field.getValue(), DocumentFields.CROP);
+                if (!unknown.isEmpty()) {
+                    crops.set(field.getKey(), unknown);
+                }
+            }
+        });
+    }
+
+    private static ObjectNode crop(CropEntry entry, JsonNode earlier) {
+        ObjectNode node = JSON.objectNode();
+        if (entry.placement() instanceof Placement.Own own) {
+            node.put("state", "own");
+            putWish(node, own.wish());
+        } else if (entry.placement() instanceof Placement.Follow follow) {
+            node.put("state", "follow");
+            follow.wish().ifPresent(wish -> putWish(node, wish));
+            if (follow.isTuned()) {
+                Tune tune = follow.tune();
+                ObjectNode tuned = node.putObject("tune")
+                        .put("dx", tune.dx())
+                        .put("dy", tune.dy())
+                        .put("zoom", tune.zoom());
+                keeping(tuned, earlier.path("tune"), DocumentFields.TUNE);
+            }
+            if (!follow.carry().equals(EnumSet.allOf(Carry.class))) {
+                ArrayNode carry = node.putArray("carry");
+                follow.carry().stream().sorted().forEach(one -> carry.add(word(one)));
+            }
+            if (follow.isAccepted()) {
+                node.put("accepted", true);
+            }
+        }
+        entry.turn().ifPresent(turn -> node.put("turn", word(turn)));
+        if (entry.isDone()) {
+            node.put("done", true);
+        }
+        return keeping(node, earlier, DocumentFields.CROP);
+    }
+
+    private static void putWish(ObjectNode node, Wish wish) {
+        putPair(node, "centre", wish.centre());
+        putPair(node, "size", new Point(wish.size().width(), wish.size().height()));
+    }
+
+    private static void putPair(ObjectNode node, String name, Point pair) {
+        node.putArray(name).add(pair.x()).add(pair.y());
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,153 @@
+package nexa.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** A value in the shoot document together with where it stands, read strictly. */
+final class Place {
+    private final JsonNode node;
+    private final String path;
+
+    private Place(JsonNode node, String path) {
+        this.node = node;
+        this.path = path;
+    }
+
+    static Place root(JsonNode node) {
+        return new Place(node, "");
+    }
+
+    /** What is wrong at a place of the document. */
+    static final class Misfit extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        Misfit(String path, String what) {
+            super((path.isEmpty() ? "the document" : path) + " " + what);
+        }
+    }
+
+    /** Something that makes a value and rejects what does not fit. */
+    interface Making<T> {
+        T make() throws Misfit;
+    }
+
+    /** Turns a value's own complaint into one that names this place. */
+    <T> T make(Making<T> making) throws Misfit {
+        try {
+            return making.make();
+        } catch (IllegalArgumentException e) {
+            throw misfit("is not right: " + e.getMessage());
+        }
+    }
+
+    Misfit misfit(String what) {
+        return new Misfit(path, what);
+    }
+
+    boolean has(String name) {
+        return node.has(name);
+    }
+
+    Place required(String name) throws Misfit {
+        return optional(name).orElseThrow(() -> misfit("lacks \"" + name + "\""));
+    }
+
+    Optional<Place> optional(String name) throws Misfit {
+        object();
+        return node.has(name)
+                ? Optional.of(new Place(node.get(name), path.isEmpty() ? name : path + "." + name))
+                : Optional.empty();
+    }
+
+    Place object() throws Misfit {
+        if (!node.isObject()) {
+            throw misfit("must be an object, but is " + shown());
+        }
+        return this;
+    }
+
+    List<Place> list() throws Misfit {
+        if (!node.isArray()) {
+            throw misfit("must be a list, but is " + shown());
+        }
+        List<Place> places = new ArrayList<>();
+        for (int i = 0; i < node.size(); i++) {
+            places.add(new Place(node.get(i), path + "[" + i + "]"));
+        }
+        return places;
+    }
+
+    List<Place> list(int length) throws Misfit {
+        List<Place> places = list();
+        if (places.size() != length) {
+            throw misfit("must hold " + length + " values, but holds " + places.size());
+        }
+        return places;
+    }
+
+    List<String> names() throws Misfit {
+        object();
+        List<String> names = new ArrayList<>();
+        node.fieldNames().forEachRemaining(names::add);
+        return names;
+    }
+
+    String text() throws Misfit {
+        if (!node.isTextual()) {
+            throw misfit("must be a text, but is " + shown());
+        }
+        return node.textValue();
+    }
+
+    double number() throws Misfit {
+        double value = node.doubleValue();
+        if (!node.isNumber() || !Double.isFinite(value)) {
+            throw misfit("must be a number, but is " + shown());
+        }
+        return value;
+    }
+
+    int whole() throws Misfit {
+        double value = number();
+        if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
+            throw misfit("must be a whole number, but is " + shown());
+        }
+        return (int) value;
+    }
+
+    boolean flag() throws Misfit {
+        if (!node.isBoolean()) {
+            throw misfit("must be true or false, but is " + shown());
+        }
+        return node.booleanValue();
+    }
+
+    /** One of an enum's values, written in small letters. */
+    <E extends Enum<E>> E oneOf(Class<E> type) throws Misfit {
+        String text = text();
+        StringBuilder known = new StringBuilder();
+        for (E value : type.getEnumConstants()) {
+            String name = value.name().toLowerCase(Locale.ROOT);
+            if (name.equals(text)) {
+                return value;
+            }
+            known.append(known.length() == 0 ? "" : ", ").append(name);
+        }
+        throw misfit("must be one of " + known + ", but is " + shown());
+    }
+
+    /** A value of this place made by a function that rejects what does not fit. */
+    <T> T as(Function<String, T> reading) throws Misfit {
+        String text = text();
+        return make(() -> reading.apply(text));
+    }
+
+    private String shown() {
+        String json = node.toString();
+        return json.length() > 60 ? json.substring(0, 57) + "…" : json;
+    }
+}

@@ -1,0 +1,39 @@
+package nexa.store;
+
+import java.nio.file.Path;
+
+/**
+ * The user's data folder: what Nexa keeps for the photographer outside any shoot.
+ *
+ * @param folder may not exist yet
+ */
+public record UserData(Path folder) {
+    /** The system property that puts the folder elsewhere. */
+    public static final String PROPERTY = "nexa.data";
+
+    /** Where the system keeps such data. */
+    public static UserData ofThisUser() {
+        String set = System.getProperty(PROPERTY);
+        if (set != null) {
+            return new UserData(Path.of(set));
+        }
+        String data = System.getenv("XDG_DATA_HOME");
+        Path base = data != null && !data.isBlank()
+                ? Path.of(data)
+                : Path.of(System.getProperty("user.home"), ".local", "share");
+        return new UserData(base.resolve("nexa"));
+    }
+
+    /** Where the sample shoot's copy lives. */
+    public Path sample() {
+        return folder.resolve("sample").resolve("Fernhill Pottery");
+    }
+
+    Path shoots() {
+        return folder.resolve("shoots");
+    }
+
+    Path recent() {
+        return folder.resolve("recent.json");
+    }
+}

@@ -1,0 +1,51 @@
+package nexa.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Damages the document in a thousand ways: it is read or refused, and never changed on disk. */
+class MutationTest {
+    private static final int MUTATIONS = 1000;
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void aDamagedDocumentIsReadOrRefusedAndLeftAsItIs() throws Exception {
+        byte[] whole = Files.readAllBytes(Path.of("..", "sample", "photos", ShootFolder.DOCUMENT));
+        Path file = folder.resolve(ShootFolder.DOCUMENT);
+        int refused = 0;
+        for (int seed = 0; seed < MUTATIONS; seed++) {
+            byte[] damaged = damaged(whole, new Random(seed));
+            Files.write(file, damaged);
+            try {
+                assertThat(ShootFolder.look(folder, new UserData(folder)).shoot())
+                        .isNotNull();
+            } catch (ShootProblem e) {
+                assertThat(e).hasMessageContaining(ShootFolder.DOCUMENT);
+                refused++;
+            }
+            assertThat(file).hasBinaryContent(damaged);
+        }
+        assertThat(refused).as("refused").isBetween(MUTATIONS / 4, MUTATIONS - 1);
+    }
+
+    private static byte[] damaged(byte[] whole, Random random) {
+        byte[] bytes = whole.clone();
+        switch (random.nextInt(3)) {
+            case 0 -> bytes = Arrays.copyOf(bytes, random.nextInt(bytes.length));
+            case 1 -> bytes[random.nextInt(bytes.length)] = (byte) random.nextInt(256);
+            default -> {
+                int from = random.nextInt(bytes.length - 40);
+                System.arraycopy(whole, random.nextInt(bytes.length - 40), bytes, from, 1 + random.nextInt(39));
+            }
+        }
+        return bytes;
+    }
+}

@@ -1,0 +1,157 @@
+package nexa.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import nexa.core.geometry.Angle;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ShootDocumentTest {
+    private static final String EXAMPLE = """
+            { "nexa": 1,
+              "title": "Fernhill Pottery, spring firing",
+              "order": "name",
+              "weather": "mild",
+              "formats": [
+                { "id": "page", "name": "Catalogue page", "ratio": "4:3", "turn": "photo",
+                  "size": { "width": 16, "height": 12, "unit": "cm", "ppi": 300 },
+                  "leads": { "wide": "a.jpg" },
+                  "tolerance": { "tightness": 0.1, "position": 0.02 },
+                  "file": { "type": "jpeg", "quality": 88, "colour": "srgb", "folder": "catalogue",
+                            "name": "{shoot} {photo}", "varnish": true } },
+                { "id": "free", "name": "Free", "ratio": "free", "paper": { "grain": "fine" } } ],
+              "photos": [
+                { "file": "a.jpg", "pixels": [6000, 4000], "turn": 90, "mirror": true, "mark": "select", "angle": -2.3,
+                  "subject": { "at": [0.41, 0.52], "radius": 0.08, "by": "hand" }, "stars": 3,
+                  "crops": {
+                    "page": { "state": "own", "centre": [0.46, 0.5], "size": [0.61, 0.3050], "done": true, "note": "x" },
+                    "gone": { "state": "else", "any": 1 } } },
+                { "file": "b.jpg", "pixels": [4000, 6000],
+                  "crops": {
+                    "page": { "state": "follow", "turn": "wide", "tune": { "dx": 0.02, "dy": 0.01, "zoom": 1.04 },
+                              "carry": ["tightness"], "centre": [0.4, 0.4], "size": [0.5, 0.5], "accepted": true },
+                    "free": { "done": true } } } ] }
+            """;
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void whatIsReadIsWrittenAgainWithAllThatIsNotKnown() throws Exception {
+        ShootDocument read = read(EXAMPLE);
+        JsonNode written = new ObjectMapper().readTree(read.bytes());
+        JsonNode original = new ObjectMapper().readTree(EXAMPLE);
+        assertThat(written.get("weather").asText()).isEqualTo("mild");
+        assertThat(written.at("/formats/0/file/varnish").asBoolean()).isTrue();
+        assertThat(written.at("/formats/1/paper/grain").asText()).isEqualTo("fine");
+        assertThat(written.get("photos")).isEqualTo(original.get("photos"));
+
+        ShootDocument again = read(new String(read.bytes(), StandardCharsets.UTF_8));
+        assertThat(again.shoot()).isEqualTo(read.shoot());
+        assertThat(again.bytes()).isEqualTo(read.bytes());
+    }
+
+    @Test
+    void anEditChangesOnlyItsOwnField() throws Exception {
+        ShootDocument read = read(EXAMPLE);
+        Shoot turned = read.shoot().with("b.jpg", photo -> photo.withAngle(new Angle(1.25)));
+        JsonNode written = new ObjectMapper().readTree(read.with(turned).bytes());
+        assertThat(written.at("/photos/1/angle").asDouble()).isEqualTo(1.25);
+        assertThat(written.at("/photos/0"))
+                .isEqualTo(new ObjectMapper().readTree(EXAMPLE).at("/photos/0"));
+    }
+
+    @Test
+    void writtenDocumentsFitTheSchema() throws Exception {
+        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("..", "docs", "nexa-shoot.schema.json")));
+        JsonNode example = new ObjectMapper().readTree(EXAMPLE);
+        ((ObjectNode) example.at("/photos/0/crops")).remove("gone");
+        JsonNode written = new ObjectMapper().readTree(read(example.toString()).bytes());
+        assertThat(schema.validate(written)).isEmpty();
+        ((ObjectNode) written.at("/photos/0")).put("angle", 46);
+        assertThat(schema.validate(written)).isNotEmpty();
+    }
+
+    @Test
+    void onlyTheRequiredFieldsAreNeeded() throws Exception {
+        Shoot shoot = read("{\"nexa\":1,\"formats\":[{\"id\":\"p\",\"name\":\"P\",\"ratio\":\"1:1\"}],"
+                        + "\"photos\":[{\"file\":\"über \\\"42\\\" 🏺.jpg\"}]}")
+                .shoot();
+        assertThat(shoot.photos()).containsExactly(Photo.untouched("über \"42\" 🏺.jpg"));
+        assertThat(shoot.title()).isEqualTo("folder");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    "angle": -2.3             | "angle": 45.1              | photos[0].angle
+                    "angle": -2.3             | "angle": "2"               | photos[0].angle
+                    "angle": -2.3             | "angle": NaN               | not JSON
+                    "angle": -2.3             | "angle": 1e999             | photos[0].angle
+                    "nexa": 1                 | "nexa": 2                  | version 2
+                    "nexa": 1                 | "next": 1                  | lacks "nexa"
+                    "nexa": 1                 | "nexa": 1, "nexa": 1       | not JSON
+                    "file": "a.jpg"           | "file": "../a.jpg"         | photos[0].file
+                    "file": "a.jpg"           | "file": "/etc/passwd"      | photos[0].file
+                    "file": "a.jpg"           | "file": "x/../../a.jpg"    | photos[0].file
+                    "file": "b.jpg"           | "file": "a.jpg"            | listed twice
+                    "radius": 0.08            | "radius": 0                | photos[0].subject
+                    "turn": 90                | "turn": 45                 | photos[0].turn
+                    "mirror": true            | "mirror": "yes"            | photos[0].mirror
+                    [6000, 4000]              | [6000, 0]                  | photos[0].pixels
+                    [6000, 4000]              | [6000.5, 4000]             | photos[0].pixels[0]
+                    "size": [0.61, 0.3050]    | "size": [0.61]             | photos[0].crops.page.size
+                    "size": [0.61, 0.3050]    | "size": [2.5, 0.3]         | photos[0].crops.page
+                    "size": [0.61, 0.3050]    | "sides": [0.5, 0.3]        | lacks "size"
+                    "state": "own"            | "state": "lead"            | photos[0].crops.page.state
+                    "zoom": 1.04              | "zoom": 0                  | photos[1].crops.page.tune
+                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "b.jpg" } | a crop of its own
+                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "c.jpg" } | not a photo of this shoot
+                    "leads": { "wide": "a.jpg" } | "leads": { }            | has no lead
+                    "ratio": "4:3"            | "ratio": "4:0"             | formats[0].ratio
+                    "width": 16               | "width": 18                | 0.5 %
+                    "unit": "cm"              | "unit": "feet"             | formats[0].size.unit
+                    "quality": 88             | "quality": 101             | formats[0].file
+                    "folder": "catalogue"     | "folder": "../out"         | leads out
+                    "{shoot} {photo}"         | "{shot} {photo}"           | {shot}
+                    """)
+    void whatDoesNotFitIsRefusedWithItsPlaceAndLeftAsItIs(String right, String wrong, String said) throws Exception {
+        String broken = EXAMPLE.replace(right, wrong);
+        assertThat(broken).isNotEqualTo(EXAMPLE);
+        assertThatExceptionOfType(ShootProblem.class)
+                .isThrownBy(() -> read(broken))
+                .withMessageContaining(said)
+                .withMessageContaining(ShootFolder.DOCUMENT);
+        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(broken);
+    }
+
+    @Test
+    void aDocumentCutAnywhereIsRefused() throws Exception {
+        String whole = EXAMPLE.strip();
+        for (int length = 0; length < whole.length(); length += 37) {
+            String cut = whole.substring(0, length);
+            assertThatExceptionOfType(ShootProblem.class).isThrownBy(() -> read(cut));
+        }
+    }
+
+    private ShootDocument read(String json) throws ShootProblem, IOException {
+        Path file = folder.resolve(ShootFolder.DOCUMENT);
+        Files.writeString(file, json);
+        return ShootDocument.read(file, "folder");
+    }
+}
