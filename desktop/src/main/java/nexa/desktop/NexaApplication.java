@@ -14,6 +14,7 @@ import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 import nexa.desktop.shell.Shell;
+import nexa.imaging.read.PictureLibrary;
 import nexa.store.UserData;
 
 /**
@@ -53,6 +54,7 @@ public final class NexaApplication extends Application {
 
     /** Fills a stage with the application, without showing it yet. */
     public static Shell open(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
+        PictureLibrary.warmUp();
         setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
         loadFont("HankenGrotesk-Regular.ttf");
         loadFont("HankenGrotesk-SemiBold.ttf");

@@ -2,14 +2,16 @@ package nexa.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
+import org.fxmisc.flowless.Cell;
 
 /** Shows a row of the sheet. Its prints are kept and filled anew as the sheet scrolls. */
-final class SheetCell extends ListCell<SheetRow> {
+final class SheetCell implements Cell<SheetRow, StackPane> {
     private final ShootSession session;
     private final Runnable openEasel;
     private final HBox prints = new HBox(SheetRow.GAP);
@@ -18,35 +20,46 @@ final class SheetCell extends ListCell<SheetRow> {
     private final Label counts = Parts.label("", "quiet");
     private final HBox heading = new HBox(12, name, counts);
     private final Label note = Parts.label("", "quiet");
+    private final StackPane node = new StackPane();
 
     SheetCell(ShootSession session, Runnable openEasel) {
         this.session = session;
         this.openEasel = openEasel;
         heading.getStyleClass().add("lane-heading");
         note.setWrapText(true);
-        getStyleClass().add("sheet-row");
-        setText(null);
+        node.getStyleClass().add("sheet-row");
+        node.setAlignment(Pos.CENTER_LEFT);
     }
 
     @Override
-    protected void updateItem(SheetRow row, boolean empty) {
-        super.updateItem(row, empty);
-        if (empty || !(row instanceof SheetRow.Prints)) {
-            pool.forEach(Print::clear);
-        }
-        if (empty) {
-            setGraphic(null);
-        } else if (row instanceof SheetRow.Heading lane) {
+    public StackPane getNode() {
+        return node;
+    }
+
+    @Override
+    public boolean isReusable() {
+        return true;
+    }
+
+    @Override
+    public void updateItem(SheetRow row) {
+        if (row instanceof SheetRow.Heading lane) {
             name.setText(lane.name());
             counts.setText(lane.counts());
-            setGraphic(heading);
+            node.getChildren().setAll(heading);
         } else if (row instanceof SheetRow.Prints line) {
             show(line);
-            setGraphic(prints);
+            node.getChildren().setAll(prints);
         } else if (row instanceof SheetRow.Note sentence) {
             note.setText(sentence.words());
-            setGraphic(note);
+            node.getChildren().setAll(note);
         }
+    }
+
+    /** Out of sight: what its prints still wait for is not read any more. */
+    @Override
+    public void reset() {
+        pool.forEach(Print::clear);
     }
 
     private void show(SheetRow.Prints line) {

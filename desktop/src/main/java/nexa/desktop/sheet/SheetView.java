@@ -7,13 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import javafx.scene.control.ListView;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
 import javafx.scene.input.KeyEvent;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
+import org.fxmisc.flowless.VirtualFlow;
+import org.fxmisc.flowless.VirtualizedScrollPane;
 
 /** The contact sheet: all photos in lanes, each with its crop in the format worked in. */
 public final class SheetView extends View {
@@ -21,7 +24,8 @@ public final class SheetView extends View {
 
     private final ShootSession session;
     private final Runnable openEasel;
-    private final ListView<SheetRow> rows = new ListView<>();
+    private final ObservableList<SheetRow> rows = FXCollections.observableArrayList();
+    private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final SheetPanel panel;
     private final SheetTools tools;
 
@@ -37,30 +41,37 @@ public final class SheetView extends View {
         this.openEasel = openEasel;
         this.tools = new SheetTools(session, this::refresh);
         this.panel = new SheetPanel(session, openEasel, openFolder);
-        rows.getStyleClass().add("sheet");
-        rows.setFocusTraversable(true);
-        rows.setId("sheet");
-        rows.setAccessibleText(Words.get("view.sheet"));
-        rows.setCellFactory(list -> new SheetCell(session, openEasel));
+        this.sheet = VirtualFlow.createVertical(rows, row -> newCell(row));
+        sheet.setFocusTraversable(true);
+        sheet.setId("sheet");
+        sheet.setAccessibleText(Words.get("view.sheet"));
+        VirtualizedScrollPane<?> scroll = new VirtualizedScrollPane<>(sheet);
+        scroll.getStyleClass().add("sheet");
         node.setTop(tools.node());
-        node.setCenter(rows);
+        node.setCenter(scroll);
         node.setRight(panel.node());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
-        subscriptions.listen(rows.widthProperty(), this::refresh);
+        subscriptions.listen(sheet.widthProperty(), this::refresh);
         refresh();
+    }
+
+    private SheetCell newCell(SheetRow row) {
+        SheetCell cell = new SheetCell(session, openEasel);
+        cell.updateItem(row);
+        return cell;
     }
 
     @Override
     public void shown() {
-        rows.requestFocus();
+        sheet.requestFocus();
         showCurrent();
     }
 
     private void refresh() {
         List<Photo> photos = session.shoot().photos();
         standing.set(Words.get("sheet.standing", photos.size()));
-        double width = Math.max(60, (rows.getWidth() - SIDES) / tools.across() - SheetRow.GAP);
+        double width = Math.max(60, (sheet.getWidth() - SIDES) / tools.across() - SheetRow.GAP);
         List<SheetRow> fresh = new ArrayList<>();
         Map<Boolean, List<Photo>> known = photos.stream()
                 .collect(Collectors.partitioningBy(photo -> photo.pixels().isPresent()));
@@ -79,15 +90,14 @@ public final class SheetView extends View {
 
     /** Leaves the rows that stay as they are alone, so that their prints need not be shown anew. */
     private void replaceRows(List<SheetRow> fresh) {
-        List<SheetRow> shown = rows.getItems();
         int same = 0;
-        while (same < shown.size() && same < fresh.size() && shown.get(same).equals(fresh.get(same))) {
+        while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
             same++;
         }
-        if (same < shown.size()) {
-            shown.subList(same, shown.size()).clear();
+        if (same < rows.size()) {
+            rows.subList(same, rows.size()).clear();
         }
-        shown.addAll(fresh.subList(same, fresh.size()));
+        rows.addAll(fresh.subList(same, fresh.size()));
     }
 
     private void addLane(List<SheetRow> to, String name, List<Photo> photos, SheetRow.PrintSize size) {
@@ -99,7 +109,7 @@ public final class SheetView extends View {
                 photos.stream().filter(photo -> photo.entry(done).isDone()).count();
         to.add(new SheetRow.Heading(name, Words.get("lane.counts", photos.size(), cropped)));
         List<String> files = photos.stream().map(Photo::file).toList();
-        int inRow = (int) Math.max(1, (rows.getWidth() - SIDES + SheetRow.GAP) / (size.width() + SheetRow.GAP));
+        int inRow = (int) Math.max(1, (sheet.getWidth() - SIDES + SheetRow.GAP) / (size.width() + SheetRow.GAP));
         for (int i = 0; i < files.size(); i += inRow) {
             to.add(new SheetRow.Prints(files.subList(i, Math.min(files.size(), i + inRow)), size));
         }
@@ -108,14 +118,14 @@ public final class SheetView extends View {
     private void showCurrent() {
         int row = rowOfCurrent();
         if (row >= 0) {
-            rows.scrollTo(Math.max(0, row - 1));
+            sheet.showAsFirst(Math.max(0, row - 1));
         }
     }
 
     private int rowOfCurrent() {
         Optional<String> file = session.photoProperty().get();
-        for (int i = 0; i < rows.getItems().size(); i++) {
-            if (rows.getItems().get(i) instanceof SheetRow.Prints prints
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i) instanceof SheetRow.Prints prints
                     && file.filter(prints.files()::contains).isPresent()) {
                 return i;
             }
@@ -126,7 +136,7 @@ public final class SheetView extends View {
     /** Moves along the prints as they lie: left and right through the run, up and down by rows. */
     private void move(int right, int down) {
         int row = rowOfCurrent();
-        List<SheetRow.Prints> lines = rows.getItems().stream()
+        List<SheetRow.Prints> lines = rows.stream()
                 .filter(SheetRow.Prints.class::isInstance)
                 .map(SheetRow.Prints.class::cast)
                 .toList();
@@ -137,7 +147,7 @@ public final class SheetView extends View {
             session.goTo(Optional.of(lines.get(0).files().get(0)));
             return;
         }
-        SheetRow.Prints here = (SheetRow.Prints) rows.getItems().get(row);
+        SheetRow.Prints here = (SheetRow.Prints) rows.get(row);
         int column = here.files().indexOf(session.photoProperty().get().orElseThrow());
         int line = lines.indexOf(here);
         if (down != 0) {
@@ -152,13 +162,13 @@ public final class SheetView extends View {
         }
         int now = rowOfCurrent();
         if (now >= 0) {
-            rows.scrollTo(Math.max(0, now - 1));
+            sheet.show(now);
         }
     }
 
     @Override
     public boolean pressed(KeyEvent key) {
-        boolean isOnSheet = key.getTarget() == rows;
+        boolean isOnSheet = key.getTarget() == sheet;
         if (!isOnSheet || key.isControlDown() || key.isAltDown()) {
             return false;
         }

@@ -17,6 +17,8 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.QuarterTurn;
 import nexa.imaging.render.ScreenRenderer;
+import org.bytedeco.javacpp.Loader;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
 
 /**
  * The pictures of a shoot's photos, read in the background and kept as far as memory allows.
@@ -76,6 +78,13 @@ public final class PictureLibrary implements AutoCloseable {
                 .maximumWeight(bytes)
                 .weigher((Key key, Picture picture) -> (int) Math.min(Integer.MAX_VALUE, picture.bytes()))
                 .build();
+    }
+
+    /** Loads the decoder in the background, so that the first picture need not wait for it. */
+    public static void warmUp() {
+        Thread thread = new Thread(() -> Loader.load(opencv_imgcodecs.class), "decoder");
+        thread.setDaemon(true);
+        thread.start();
     }
 
     private static ThreadPoolExecutor pool(int threads) {
