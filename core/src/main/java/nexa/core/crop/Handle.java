@@ -23,6 +23,14 @@ public enum Handle {
         this.y = y;
     }
 
+    /** The corner on these sides, each −1 or 1. */
+    static Handle corner(int x, int y) {
+        if (y < 0) {
+            return x < 0 ? TOP_LEFT : TOP_RIGHT;
+        }
+        return x < 0 ? BOTTOM_LEFT : BOTTOM_RIGHT;
+    }
+
     public int x() {
         return x;
     }

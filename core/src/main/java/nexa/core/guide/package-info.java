@@ -1,2 +1,2 @@
-/** Composition guides: lines laid over a crop. Start at {@link nexa.core.guide.Guide}. */
+/** Composition guides: lines laid over a crop. Start at {@link nexa.core.guide.GuideKind}. */
 package nexa.core.guide;

@@ -36,9 +36,20 @@ public record Edit(
         TIGHTEN,
         TURN_CROP,
         LARGEST,
+        DRAW,
+        TYPE,
+        PUT_ON_GUIDE,
         LEVEL,
+        TURN_PHOTO,
+        MIRROR,
+        START_AGAIN,
+        SUBJECT,
         MARK,
         DONE,
+        LEAD,
+        CARRY,
+        LET_GO,
+        STEP,
         FORMAT
     }
 

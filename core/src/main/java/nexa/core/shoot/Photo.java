@@ -71,6 +71,10 @@ public record Photo(
         return new Photo(file, pixels, turn, isMirrored, mark, newAngle, subject, crops);
     }
 
+    public Photo withTurn(QuarterTurn newTurn, boolean mirrored) {
+        return new Photo(file, pixels, newTurn, mirrored, mark, angle, subject, crops);
+    }
+
     public Photo withMark(Mark newMark) {
         return new Photo(file, pixels, turn, isMirrored, newMark, angle, subject, crops);
     }

@@ -138,6 +138,13 @@ public final class Shoot {
         return new Shoot(title, order, formats, newPhotos);
     }
 
+    /** The shoot with a format in place of the one of the same id. */
+    public Shoot withFormat(Format changed) {
+        return withFormats(formats.stream()
+                .map(format -> format.id().equals(changed.id()) ? changed : format)
+                .toList());
+    }
+
     public Shoot withFormats(List<Format> newFormats) {
         return new Shoot(title, order, newFormats, photos);
     }
