@@ -109,7 +109,9 @@ class FirstCropTest extends WindowTest {
     @Test
     void theKeyboardAloneMakesACrop() {
         push(KeyCode.F5);
+        awaitStill("#print-fern-0141");
         clickOn("#print-fern-0141");
+        waitFor(() -> isAt("fern-0141.jpg"));
         interact(() -> lookup("#sheet").query().requestFocus());
         push(KeyCode.ENTER);
         awaitPicture();
@@ -130,7 +132,7 @@ class FirstCropTest extends WindowTest {
         waitFor(() -> session().shoot().photo("fern-0141.jpg").entry("page").isDone());
         assertThat(session().shoot().photo("fern-0141.jpg").entry("page").isDone())
                 .isTrue();
-        assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0142.jpg");
+        waitFor(() -> isAt("fern-0142.jpg"));
         push(KeyCode.PAGE_UP);
         waitFor(() -> isAt("fern-0141.jpg"));
         assertThat(crop().size().width()).isCloseTo(wide.size().width() * 0.96 * 0.96, within(1e-6));

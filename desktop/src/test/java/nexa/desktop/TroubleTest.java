@@ -6,9 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.store.ShootFolder;
 import org.junit.jupiter.api.BeforeEach;
@@ -82,13 +79,5 @@ class TroubleTest extends WindowTest {
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("There are no photos in")));
         push(KeyCode.F6);
         waitFor(() -> words().contains("There is no photo here."));
-    }
-
-    private Set<String> words() {
-        return lookup(node -> node instanceof Labeled label && label.isVisible() && label.getText() != null)
-                .<Labeled>queryAll()
-                .stream()
-                .map(Labeled::getText)
-                .collect(Collectors.toSet());
     }
 }

@@ -6,13 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -87,13 +90,21 @@ abstract class WindowTest extends ApplicationTest {
         return node.isVisible() && node.getParent().isVisible();
     }
 
-    /** Waits until the picture has settled: a handle lies at the same place twice in a row of frames. */
+    /** Waits until the picture has settled. */
     void awaitStill() {
+        awaitStill("#handle-bottom_right");
+    }
+
+    /** Waits until something is there and lies at the same place in a row of frames. */
+    void awaitStill(String query) {
         Bounds[] last = new Bounds[1];
         int[] same = new int[1];
         waitFor(() -> {
-            Node handle = lookup("#handle-bottom_right").query();
-            Bounds now = handle.localToScreen(handle.getBoundsInLocal());
+            Optional<Node> found = lookup(query).tryQuery();
+            if (found.isEmpty()) {
+                return false;
+            }
+            Bounds now = found.get().localToScreen(found.get().getBoundsInLocal());
             same[0] = now.equals(last[0]) ? same[0] + 1 : 0;
             last[0] = now;
             return same[0] >= 8;
@@ -116,6 +127,24 @@ abstract class WindowTest extends ApplicationTest {
         open(folder);
     }
 
+    /** All words that labels and buttons show. */
+    Set<String> words() {
+        return lookup(node -> node instanceof Labeled label && isShown(label) && label.getText() != null)
+                .<Labeled>queryAll()
+                .stream()
+                .map(Labeled::getText)
+                .collect(Collectors.toSet());
+    }
+
+    private static boolean isShown(Node node) {
+        for (Node part = node; part != null; part = part.getParent()) {
+            if (!part.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     ShootSession session() {
         return shell.session().orElseThrow();
     }
@@ -131,14 +160,21 @@ abstract class WindowTest extends ApplicationTest {
         assertThat(actual.size().height()).isCloseTo(expected.size().height(), within(1e-6));
     }
 
-    static void waitFor(Callable<Boolean> condition) {
+    void waitFor(Callable<Boolean> condition) {
         try {
             WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> {
                 WaitForAsyncUtils.waitForFxEvents();
                 return condition.call();
             });
         } catch (TimeoutException e) {
-            throw new AssertionError("it did not come to this within 30 s", e);
+            Node focus = stage.getScene().getFocusOwner();
+            throw new AssertionError(
+                    "it did not come to this within 30 s; the focus is on " + focus + ", the photo is "
+                            + shell.session().flatMap(ShootSession::photo) + ", its crop "
+                            + shell.session().flatMap(ShootSession::crop) + ", unreadable are "
+                            + shell.session()
+                                    .map(open -> open.readingProperty().get().problems()),
+                    e);
         }
     }
 }

@@ -33,6 +33,14 @@ public record UserData(Path folder) {
         return folder.resolve("shoots");
     }
 
+    Path preferences() {
+        return folder.resolve("preferences.properties");
+    }
+
+    Path keptFormats() {
+        return folder.resolve("formats.json");
+    }
+
     Path recent() {
         return folder.resolve("recent.json");
     }

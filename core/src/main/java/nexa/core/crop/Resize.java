@@ -2,7 +2,9 @@ package nexa.core.crop;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -21,6 +23,11 @@ public final class Resize {
         OPPOSITE,
         CENTRE
     }
+
+    /** A drag this much steeper or flatter than square is meant to turn the crop. */
+    private static final double WELL_PAST = 1.25;
+
+    private static final double ROUNDING = 1e-6;
 
     private final Outline outline;
     private final Crop start;
@@ -48,6 +55,20 @@ public final class Resize {
         double height = handle.y() == 0 ? start.size().height() : handle.y() * way.y() * reach;
         Size size = keepsRatio ? inRatio(width, height) : freely(width, height);
         return new Crop(centreFor(size), size);
+    }
+
+    /** As {@link #to}, but a corner dragged well past square turns a crop in a ratio wide or tall. */
+    public Crop turningTo(Point pointer) {
+        Point way = outline.angle().toScreen(pointer.minus(anchorPoint()));
+        boolean isPast = start.size().orientation() == Orientation.WIDE
+                ? Math.abs(way.y()) > WELL_PAST * Math.abs(way.x())
+                : Math.abs(way.x()) > WELL_PAST * Math.abs(way.y());
+        boolean isSquare = Math.abs(start.size().ratio() - 1) < ROUNDING;
+        if (!keepsRatio || !handle.isCorner() || isSquare || !isPast) {
+            return to(pointer);
+        }
+        OptionalDouble ratio = OptionalDouble.of(start.size().ratio());
+        return new DrawCrop(outline, anchorPoint(), anchor, ratio).to(pointer).orElseGet(() -> to(pointer));
     }
 
     private Size inRatio(double width, double height) {

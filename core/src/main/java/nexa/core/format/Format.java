@@ -55,6 +55,28 @@ public record Format(
                 FileSpec.usual(id));
     }
 
+    public Format withName(String newName) {
+        return new Format(id, newName, ratio, turn, size, leads, tolerance, goes, file);
+    }
+
+    /** The same format under another id. */
+    public Format withId(String newId) {
+        return new Format(newId, name, ratio, turn, size, leads, tolerance, goes, file);
+    }
+
+    /**
+     * With another ratio and size, which have to agree.
+     *
+     * @throws IllegalArgumentException if they disagree by more than 0.5 %
+     */
+    public Format withShape(Ratio newRatio, OutputSize newSize) {
+        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, goes, file);
+    }
+
+    public Format withTolerance(Tolerance newTolerance) {
+        return new Format(id, name, ratio, turn, size, leads, newTolerance, goes, file);
+    }
+
     public Format withTurn(FormatTurn newTurn) {
         return new Format(id, name, ratio, newTurn, size, leads, tolerance, goes, file);
     }

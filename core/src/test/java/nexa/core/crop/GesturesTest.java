@@ -114,6 +114,27 @@ class GesturesTest {
     }
 
     @Test
+    void aCornerDraggedWellPastSquareTurnsTheCrop() {
+        Crop start = new Crop(new Point(2000, 2000), new Size(1600, 1200));
+        Resize resize = new Resize(LEVEL, start, Handle.BOTTOM_RIGHT, Resize.Anchor.OPPOSITE, true);
+        Crop tall = resize.turningTo(new Point(1900, 2900));
+        assertThat(tall.size().ratio()).isCloseTo(0.75, within(1e-9));
+        assertThat(tall.at(0, 0, Angle.NONE).distance(new Point(1200, 1400))).isLessThan(0.01);
+        assertThat(resize.turningTo(new Point(2400, 2500)).size().ratio()).isCloseTo(4 / 3.0, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @MethodSource("randomCases")
+    void aCornerThatTurnsTheCropKeepsItInside(RandomCases.Case given) {
+        Point pointer = RandomCases.anywhere(given.outline(), given.random());
+        Crop turned = new Resize(given.outline(), given.crop(), Handle.TOP_LEFT, Resize.Anchor.OPPOSITE, true)
+                .turningTo(pointer);
+        assertInside(given, turned);
+        double ratio = turned.size().orientation().turn(given.crop().size().ratio());
+        assertThat(turned.size().ratio()).isCloseTo(ratio, within(1e-9 * ratio));
+    }
+
+    @Test
     void aSideHandleStopsAtThePhotosEdge() {
         Crop start = new Crop(new Point(2000, 2000), new Size(1600, 1200));
         Crop resized = new Resize(LEVEL, start, Handle.LEFT, Resize.Anchor.OPPOSITE, true).to(new Point(-900, 2000));

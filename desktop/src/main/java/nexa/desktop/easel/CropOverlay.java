@@ -7,43 +7,45 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
-import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.shape.Line;
+import javafx.scene.shape.ClosePath;
+import javafx.scene.shape.FillRule;
+import javafx.scene.shape.HLineTo;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.VLineTo;
 import nexa.core.crop.Handle;
-import nexa.core.geometry.Segment;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
-import nexa.core.guide.Guide;
 import nexa.desktop.shell.Words;
 
 /** What lies over the picture: the mat's veil, the crop's edge, the guide and the handles. */
 final class CropOverlay extends Pane {
     private static final double GRIP = 24;
 
-    private final Rectangle[] veil = {new Rectangle(), new Rectangle(), new Rectangle(), new Rectangle()};
+    private final Path veil = new Path();
     private final Rectangle halo = new Rectangle();
     private final Rectangle edge = new Rectangle();
-    private final Group guideLines = new Group();
+    private final GuideLayer guides = new GuideLayer();
+    private final PhotoLayer onPhoto = new PhotoLayer();
     private final Map<Handle, StackPane> handles = new EnumMap<>(Handle.class);
-    private Guide guide;
-    private Rectangle frame = new Rectangle();
+    private boolean hasVeil = true;
 
     CropOverlay(Consumer<StackPane> prepareHandle) {
         setPickOnBounds(false);
-        for (Rectangle part : veil) {
-            part.getStyleClass().add("mat");
-            part.setMouseTransparent(true);
-        }
+        veil.setFillRule(FillRule.EVEN_ODD);
+        veil.setMouseTransparent(true);
+        veil.setManaged(false);
         halo.getStyleClass().add("crop-halo");
         edge.getStyleClass().add("crop-edge");
         halo.setMouseTransparent(true);
         edge.setMouseTransparent(true);
-        guideLines.setMouseTransparent(true);
-        getChildren().addAll(veil);
-        getChildren().addAll(guideLines, halo, edge);
+        getChildren().addAll(veil, guides, halo, edge, onPhoto);
         for (Handle handle : Handle.values()) {
             StackPane grip = grip(handle);
             prepareHandle.accept(grip);
@@ -79,17 +81,14 @@ final class CropOverlay extends Pane {
         };
     }
 
-    /** Lays the overlay over a crop that lies at a frame of the room. */
-    void lay(Rectangle newFrame, Size room) {
-        frame = newFrame;
+    /** Lays the overlay over a crop that lies at a frame of the room, and over its photo. */
+    void lay(Rectangle frame, Projection projection, Size photo) {
         double left = frame.getX();
         double top = frame.getY();
-        double right = left + frame.getWidth();
-        double bottom = top + frame.getHeight();
-        place(veil[0], 0, 0, room.width(), top);
-        place(veil[1], 0, bottom, room.width(), room.height() - bottom);
-        place(veil[2], 0, top, left, bottom - top);
-        place(veil[3], right, top, room.width() - right, bottom - top);
+        veil.setVisible(hasVeil);
+        if (hasVeil) {
+            layVeil(frame, projection, photo);
+        }
         place(halo, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
         place(edge, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
         handles.forEach((handle, grip) -> grip.resizeRelocate(
@@ -97,7 +96,29 @@ final class CropOverlay extends Pane {
                 Math.round(top + (handle.y() + 1) / 2.0 * frame.getHeight() - GRIP / 2),
                 GRIP,
                 GRIP));
-        layGuide();
+        guides.lay(frame);
+        onPhoto.lay(projection);
+    }
+
+    /** The photo's outline with the crop cut out of it: the surround stays as it is. */
+    private void layVeil(Rectangle frame, Projection projection, Size photo) {
+        List<PathElement> outline = new ArrayList<>();
+        List<Point> corners = List.of(
+                new Point(0, 0),
+                new Point(photo.width(), 0),
+                new Point(photo.width(), photo.height()),
+                new Point(0, photo.height()));
+        for (Point corner : corners) {
+            Point at = projection.toScreen(corner);
+            outline.add(outline.isEmpty() ? new MoveTo(at.x(), at.y()) : new LineTo(at.x(), at.y()));
+        }
+        outline.add(new ClosePath());
+        outline.add(new MoveTo(frame.getX(), frame.getY()));
+        outline.add(new HLineTo(frame.getX() + frame.getWidth()));
+        outline.add(new VLineTo(frame.getY() + frame.getHeight()));
+        outline.add(new HLineTo(frame.getX()));
+        outline.add(new ClosePath());
+        veil.getElements().setAll(outline);
     }
 
     private static void place(Rectangle part, double x, double y, double width, double height) {
@@ -107,46 +128,24 @@ final class CropOverlay extends Pane {
         part.setHeight(Math.max(0, height));
     }
 
-    /** Changes the guide; {@code null} for none. */
-    void setGuide(Guide newGuide) {
-        guide = newGuide;
-        layGuide();
+    GuideLayer guides() {
+        return guides;
     }
 
-    private void layGuide() {
-        List<Segment> segments = guide == null || frame.getWidth() < 1 || frame.getHeight() < 1
-                ? List.of()
-                : guide.lines(new Size(frame.getWidth(), frame.getHeight()));
-        if (guideLines.getChildren().size() != 2 * segments.size()) {
-            List<Line> lines = new ArrayList<>();
-            segments.forEach(segment -> lines.add(line("guide-halo")));
-            segments.forEach(segment -> lines.add(line("guide-line")));
-            guideLines.getChildren().setAll(lines);
-        }
-        for (int i = 0; i < segments.size(); i++) {
-            lay((Line) guideLines.getChildren().get(i), segments.get(i));
-            lay((Line) guideLines.getChildren().get(i + segments.size()), segments.get(i));
-        }
+    PhotoLayer onPhoto() {
+        return onPhoto;
     }
 
-    private static Line line(String style) {
-        Line line = new Line();
-        line.getStyleClass().add(style);
-        return line;
-    }
-
-    private void lay(Line line, Segment segment) {
-        line.setStartX(Math.round(frame.getX() + segment.from().x()) + 0.5);
-        line.setStartY(Math.round(frame.getY() + segment.from().y()) + 0.5);
-        line.setEndX(Math.round(frame.getX() + segment.to().x()) + 0.5);
-        line.setEndY(Math.round(frame.getY() + segment.to().y()) + 0.5);
-    }
-
-    /** Shows how the crop's surroundings are veiled. */
-    void setMat(MatKind mat) {
-        for (Rectangle part : veil) {
-            part.getStyleClass().setAll("mat", "mat-" + mat.name().toLowerCase(Locale.ROOT));
-        }
+    /**
+     * Shows how the crop's surroundings are veiled.
+     *
+     * @param strength 0 … 1
+     */
+    void setMat(MatKind mat, double strength) {
+        hasVeil = mat != MatKind.NONE;
+        veil.setVisible(hasVeil);
+        veil.getStyleClass().setAll("mat", "mat-" + mat.name().toLowerCase(Locale.ROOT));
+        veil.setOpacity(strength);
     }
 
     /** Shows or hides everything that is worked with, leaving the veil. */
@@ -154,6 +153,7 @@ final class CropOverlay extends Pane {
         handles.values().forEach(grip -> grip.setVisible(shown));
         halo.setVisible(shown);
         edge.setVisible(shown);
-        guideLines.setVisible(shown);
+        guides.setVisible(shown);
+        onPhoto.setVisible(shown);
     }
 }

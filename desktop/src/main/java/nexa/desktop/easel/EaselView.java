@@ -1,20 +1,39 @@
 package nexa.desktop.easel;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import nexa.core.guide.Divisions;
+import nexa.core.crop.TypedCrop;
+import nexa.core.format.Format;
+import nexa.core.format.Paper;
+import nexa.core.guide.Guide;
+import nexa.core.guide.GuideKind;
+import nexa.core.guide.Way;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.Reorient;
+import nexa.core.series.StartAgain;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.FormatWords;
+import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.View;
@@ -24,47 +43,111 @@ import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
+import nexa.store.KeptFormats;
+import nexa.store.Preferences;
 
 /** The easel: one photo, large, with its crop in the format worked in, always live. */
 public final class EaselView extends View {
+    private static final int FINE_LINES = 17;
+
     private final ShootSession session;
+    private final EaselSettings settings;
+    private final Overlays overlays;
+    private final Consumer<String> messages;
     private final Room room;
     private final Hand hand;
+    private final Tools tools;
     private final Desk desk;
     private final Label photoName = Parts.label("", "photo-tag-name");
     private final Label photoState = Parts.label("");
-    private final HBox photoTag = new HBox(8, photoName, photoState);
+    private final Label camera = Parts.label("", "quiet");
+    private final HBox photoTag = new HBox(8, photoName, photoState, camera);
+    private final Label hint = Parts.label("", "room-hint");
+    private final TraceBar traceBar;
     private final FormatsColumn formats;
     private final ProofStrip proofs;
-    private MatKind mat = MatKind.PAPER;
-    private GuideShow guideShow = GuideShow.STEADY;
+    private boolean isBare;
 
-    public EaselView(ShootSession session) {
+    /**
+     * The easel of a shoot.
+     *
+     * @param overlays where panels are shown
+     * @param messages hears what the photographer is to be told
+     */
+    public EaselView(
+            ShootSession session,
+            Preferences preferences,
+            KeptFormats kept,
+            Overlays overlays,
+            Consumer<String> messages) {
         super("easel");
         this.session = session;
+        this.settings = new EaselSettings(preferences);
+        this.overlays = overlays;
+        this.messages = messages;
         this.room = new Room(session.pictures(), this::listenToHandle);
         this.hand = new Hand(session, room, this::draftChanged, this::gestureEnded);
-        this.desk = new Desk(this::setMat, this::setGuideShow);
-        this.formats = new FormatsColumn(session, hand::turnCrop);
+        this.traceBar = new TraceBar(new Traced());
+        this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
+        this.desk = new Desk(
+                new LevelSection(new Levelling()),
+                new GuideSection(settings),
+                new CropSection(new Numbers()),
+                List.of(new Region()));
+        this.formats = new FormatsColumn(session, kept, overlays, hand::turnCrop, new AroundSection(settings).node());
         this.proofs = new ProofStrip(session);
+        node.setTop(proofs.node());
+        node.setLeft(formats.node());
+        node.setCenter(work());
+        hand.listenTo(room);
+        ContextMenu menu = new ContextMenu();
+        room.setOnContextMenuRequested(event -> {
+            menu.getItems().setAll(offers());
+            menu.show(room, event.getScreenX(), event.getScreenY());
+        });
+        listen();
+        room.setHoldsPhoto(settings.holdsPhoto.get());
+        showMat();
+        showGuides();
+        showSurround();
+        tellStanding();
+    }
+
+    private BorderPane work() {
         photoTag.getStyleClass().add("photo-tag");
-        photoTag.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        hint.setMouseTransparent(true);
+        hint.setVisible(false);
+        for (Region part : List.of(photoTag, hint)) {
+            part.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        }
         StackPane.setAlignment(photoTag, Pos.TOP_RIGHT);
-        StackPane place = new StackPane(room, photoTag);
+        StackPane.setAlignment(hint, Pos.TOP_CENTER);
+        StackPane.setAlignment(traceBar, Pos.BOTTOM_CENTER);
+        StackPane place = new StackPane(room, photoTag, hint, traceBar);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(desk.node());
-        node.setTop(proofs.node());
-        node.setLeft(formats.node());
-        node.setCenter(work);
-        hand.listenTo(room);
+        return work;
+    }
+
+    private void listen() {
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refreshAnew);
         subscriptions.listen(session.formatProperty(), this::refreshAnew);
-        setMat(mat);
-        setGuideShow(guideShow);
-        tellStanding();
+        subscriptions.listen(settings.guide, this::showGuides);
+        subscriptions.listen(settings.second, this::showGuides);
+        subscriptions.listen(settings.show, this::showGuides);
+        subscriptions.listen(settings.gridLines, this::showGuides);
+        subscriptions.listen(settings.papers, this::showGuides);
+        subscriptions.listen(settings.waysProperty(), this::showGuides);
+        subscriptions.listen(settings.mat, this::showMat);
+        subscriptions.listen(settings.strength, this::showMat);
+        subscriptions.listen(settings.surround, this::showSurround);
+        subscriptions.listen(settings.holdsPhoto, () -> {
+            hand.finish();
+            room.setHoldsPhoto(settings.holdsPhoto.get());
+        });
     }
 
     private void listenToHandle(StackPane handle) {
@@ -84,7 +167,11 @@ public final class EaselView extends View {
     /** Whatever led to another photo or format: what the hand was still at belongs to the one before, and is kept. */
     private void refreshAnew() {
         hand.finish();
+        tools.putDown();
+        tools.tracing().clear();
+        hint("");
         refresh();
+        showGuides();
     }
 
     private void refresh() {
@@ -95,6 +182,7 @@ public final class EaselView extends View {
         Optional<PhotoCrop> crop = session.crop();
         if (crop.isPresent()) {
             room.show(crop.get());
+            room.overlay().onPhoto().show(spot(crop.get().photo()));
             desk.show(crop.get());
             photoState.setText(Words.get(crop.get().isDone() ? "state.done" : "state.notDone"));
             readAhead();
@@ -103,12 +191,28 @@ public final class EaselView extends View {
             desk.clear();
             photoState.setText("");
         }
+        desk.level().markTracing(tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
         photoName.setText(
                 session.photo().map(photo -> PhotoNames.base(photo.file())).orElse(""));
         photoTag.setVisible(session.photo().isPresent());
+        showCamera();
+    }
+
+    private void showCamera() {
         Optional<PhotoFacts> facts = session.photo()
                 .map(photo -> session.readingProperty().get().facts().get(photo.file()));
-        desk.showTaken(facts);
+        camera.setText(facts.map(CameraWords::exposure).orElse(""));
+        String gear = facts.map(CameraWords::gear).orElse("");
+        photoTag.getChildren().get(2).setVisible(!camera.getText().isEmpty());
+        camera.setManaged(!camera.getText().isEmpty());
+        camera.setTooltip(gear.isEmpty() ? null : Parts.tooltip(gear));
+    }
+
+    private static Optional<PhotoLayer.Spot> spot(Photo photo) {
+        return photo.subject()
+                .map(subject -> new PhotoLayer.Spot(
+                        subject.in(photo.size()),
+                        subject.radius().orElse(0) * photo.size().shortSide()));
     }
 
     private String whyNothing() {
@@ -157,29 +261,203 @@ public final class EaselView extends View {
 
     private void draftChanged(PhotoCrop draft) {
         desk.show(draft);
-        showGuide();
+        showGuides();
     }
 
     private void gestureEnded() {
-        showGuide();
+        showGuides();
         refresh();
     }
 
-    private void setMat(MatKind kind) {
-        mat = kind;
-        room.overlay().setMat(kind);
-        desk.mark(kind);
+    private void hint(String words) {
+        hint.setText(words);
+        hint.setVisible(!words.isEmpty());
+        desk.level().markTracing(tools != null && tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
     }
 
-    private void setGuideShow(GuideShow show) {
-        guideShow = show;
-        desk.mark(show);
-        showGuide();
+    private void showMat() {
+        room.overlay().setMat(isBare ? MatKind.NONE : settings.mat.get(), settings.strength.get() / 100.0);
     }
 
-    private void showGuide() {
-        boolean isSeen = guideShow == GuideShow.STEADY || guideShow == GuideShow.MOVING && hand.isBusy();
-        room.overlay().setGuide(isSeen ? Divisions.THIRDS : null);
+    private void showSurround() {
+        room.getStyleClass().removeIf(style -> style.startsWith("surround-"));
+        room.getStyleClass().add("surround-" + settings.surround.get().name().toLowerCase(Locale.ROOT));
+    }
+
+    /** While the photo turns, a fine grid; else what is chosen, if it is to be seen now. */
+    private void showGuides() {
+        desk.guides().refresh();
+        if (hand.isTurning()) {
+            room.overlay().guides().show(List.of(GuideKind.GRID.laid(Way.UNTURNED, FINE_LINES)), List.of());
+            room.overlay().guides().setFine(true);
+            return;
+        }
+        room.overlay().guides().setFine(false);
+        GuideShow show = settings.show.get();
+        boolean isSeen = show == GuideShow.STEADY || show == GuideShow.MOVING && hand.isBusy();
+        List<Guide> guides = isSeen ? settings.guides() : List.of();
+        boolean hasOutlines = isSeen && settings.isShown(GuideKind.OUTLINES);
+        room.overlay().guides().show(guides, hasOutlines ? outlines() : List.of());
+    }
+
+    /** The shoot's other formats, and the papers chosen. */
+    private List<GuideLayer.Outline> outlines() {
+        List<GuideLayer.Outline> outlines = new ArrayList<>();
+        for (Format format : session.shoot().formats()) {
+            if (format.ratio().isFixed()
+                    && !format.id().equals(session.formatProperty().get())) {
+                outlines.add(new GuideLayer.Outline(
+                        format.name(),
+                        format.ratio().value(),
+                        () -> session.formatProperty().set(format.id())));
+            }
+        }
+        settings.papers.get().stream()
+                .sorted()
+                .map(Paper.COMMON::get)
+                .forEach(paper ->
+                        outlines.add(new GuideLayer.Outline(FormatWords.paper(paper), paper.ratio(), () -> {})));
+        return outlines;
+    }
+
+    /** What the desk's level part asks for. */
+    private final class Levelling implements LevelSection.Doors {
+        @Override
+        public void turned(double degrees, boolean isHeld) {
+            tools.tracing().clear();
+            hand.turned(degrees, isHeld);
+        }
+
+        @Override
+        public void letGo() {
+            hand.finish();
+        }
+
+        @Override
+        public void trace(boolean isOn) {
+            tools.take(Tools.Tool.TRACE);
+            room.requestFocus();
+        }
+
+        @Override
+        public void reorient(Reorient how) {
+            EaselView.this.reorient(how);
+        }
+
+        @Override
+        public void startAgain(StartKind what) {
+            EaselView.this.startAgain(what);
+        }
+
+        @Override
+        public void notAnAngle(String text) {
+            messages.accept(Words.get("level.notAnAngle", text));
+        }
+    }
+
+    /** What the desk's numbers ask for. */
+    private final class Numbers implements CropSection.Doors {
+        @Override
+        public void typed(TypedCrop.Field field, double pixels) {
+            hand.finish();
+            session.crop().ifPresent(crop -> {
+                boolean keepsRatio = !crop.format().ratio().isFree();
+                TypedCrop.Typed typed = TypedCrop.type(crop.outline(), crop.crop(), field, pixels, keepsRatio);
+                hand.commit(Edit.Kind.TYPE, typed.crop());
+                hint(typed.isLimited() ? Words.get("desk.limited") : "");
+            });
+            room.requestFocus();
+        }
+
+        @Override
+        public void notALength(String text) {
+            messages.accept(Words.get("desk.notALength", text));
+        }
+
+        @Override
+        public void printHelp() {
+            hand.finish();
+            session.crop().ifPresent(crop -> overlays.show(new PrintHelp(crop, overlays::close)));
+        }
+    }
+
+    /** What the traced lines' bar asks for. */
+    private final class Traced implements TraceBar.Doors {
+        @Override
+        public void remove(int index) {
+            tools.tracing().remove(index);
+        }
+
+        @Override
+        public void choose(int index) {
+            tools.tracing().choose(index);
+        }
+
+        @Override
+        public void putOnGuide() {
+            tools.tracing().putOnGuide(hand);
+        }
+
+        @Override
+        public void forget() {
+            tools.tracing().clear();
+            hint("");
+            room.requestFocus();
+        }
+    }
+
+    /** What can be done with the photo under the pointer. */
+    private List<MenuItem> offers() {
+        List<MenuItem> items = new ArrayList<>(List.of(
+                offer("menu.trace", () -> tools.take(Tools.Tool.TRACE)),
+                offer("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
+                offer("menu.largest", hand::largest),
+                offer("menu.turn", hand::turnCrop),
+                offer("spot.set", () -> tools.take(Tools.Tool.SUBJECT))));
+        if (session.photo().flatMap(Photo::subject).isPresent()) {
+            items.add(offer("spot.put", tools::putSubjectOnCrossing));
+            items.add(offer("spot.clear", tools::clearSubject));
+        }
+        items.add(offer("menu.select", () -> mark(Mark.SELECT)));
+        items.add(offer("menu.out", () -> mark(Mark.OUT)));
+        return items;
+    }
+
+    private static MenuItem offer(String key, Runnable action) {
+        MenuItem item = new MenuItem(Words.get(key));
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    private void reorient(Reorient how) {
+        hand.finish();
+        tools.tracing().clear();
+        session.photo().filter(session::isReady).ifPresent(photo -> {
+            boolean isMirror = how == Reorient.MIRROR || how == Reorient.MIRROR_DOWN;
+            session.edit(
+                    isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO,
+                    shoot -> how.apply(shoot, Set.of(photo.file())));
+        });
+    }
+
+    private void startAgain(StartKind what) {
+        hand.finish();
+        tools.tracing().clear();
+        String format = session.formatProperty().get();
+        session.photo()
+                .ifPresent(photo -> session.edit(Edit.Kind.START_AGAIN, shoot -> switch (what) {
+                    case CROP -> StartAgain.crop(shoot, photo.file(), format);
+                    case LEVEL -> StartAgain.level(shoot, photo.file());
+                    case PHOTO -> StartAgain.photos(shoot, Set.of(photo.file()));
+                }));
+    }
+
+    private void mark(Mark mark) {
+        session.photo()
+                .ifPresent(photo -> session.edit(
+                        Edit.Kind.MARK,
+                        shoot -> shoot.with(
+                                photo.file(), before -> before.withMark(before.mark() == mark ? Mark.OPEN : mark))));
     }
 
     private void doneAndOn() {
@@ -223,7 +501,12 @@ public final class EaselView extends View {
 
     @Override
     public boolean pressed(KeyEvent key) {
-        if (key.isControlDown() || key.isAltDown() || key.isMetaDown()) {
+        if (key.isControlDown() && (key.getCode() == KeyCode.LEFT || key.getCode() == KeyCode.RIGHT)) {
+            reorient(key.getCode() == KeyCode.LEFT ? Reorient.LEFT : Reorient.RIGHT);
+            return true;
+        }
+        boolean isModified = key.isControlDown() || key.isAltDown() || key.isMetaDown();
+        if (isModified || isForControl(key)) {
             return false;
         }
         if (key.getCode().isDigitKey()
@@ -232,7 +515,21 @@ public final class EaselView extends View {
             choose(key.getText().charAt(0) - '0');
             return true;
         }
-        boolean isOnButton = key.getTarget() instanceof ButtonBase;
+        return pressedForPhoto(key) || pressedForLooks(key);
+    }
+
+    /** Some controls need keys for themselves. */
+    private static boolean isForControl(KeyEvent key) {
+        boolean isArrow = key.getCode().isArrowKey();
+        boolean isAction = key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.SPACE;
+        Object target = key.getTarget();
+        return isArrow && target instanceof Vernier
+                || (isArrow || isAction) && (target instanceof Slider || target instanceof ComboBoxBase<?>)
+                || isAction && target instanceof ButtonBase;
+    }
+
+    private boolean pressedForPhoto(KeyEvent key) {
+        double turn = key.isShiftDown() ? 1 : 0.1;
         switch (key.getCode()) {
             case PAGE_DOWN -> step(1);
             case PAGE_UP -> step(-1);
@@ -240,19 +537,43 @@ public final class EaselView extends View {
             case HOME -> hand.largest();
             case PLUS, EQUALS, ADD -> hand.tighten(1);
             case MINUS, SUBTRACT -> hand.tighten(-1);
-            case M -> setMat(mat.next());
-            case V -> setGuideShow(guideShow.next());
-            case B -> showBare(true);
-            case U -> room.setUncropped(true);
+            case COMMA, LESS -> hand.turnBy(-turn);
+            case PERIOD, GREATER -> hand.turnBy(turn);
+            case L -> tools.take(Tools.Tool.TRACE);
+            case N -> tools.take(Tools.Tool.DRAW);
+            case P -> tools.take(Tools.Tool.SUBJECT);
+            case S -> mark(Mark.SELECT);
+            case DELETE -> mark(Mark.OUT);
             case LEFT -> hand.arrow(-1, 0, key);
             case RIGHT -> hand.arrow(1, 0, key);
             case UP -> hand.arrow(0, -1, key);
             case DOWN -> hand.arrow(0, 1, key);
-            case ENTER -> {
-                if (isOnButton) {
-                    return false;
-                }
-                doneAndOn();
+            case ENTER -> doneAndOn();
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean pressedForLooks(KeyEvent key) {
+        switch (key.getCode()) {
+            case M -> settings.mat.set(settings.mat.get().next());
+            case V -> settings.show.set(settings.show.get().next());
+            case G -> settings.step(key.isShiftDown() ? -1 : 1);
+            case T -> settings.turn();
+            case Q -> settings.holdsPhoto.set(!settings.holdsPhoto.get());
+            case DIGIT0, NUMPAD0 -> {
+                hand.finish();
+                room.toggleZoom(hand.pointer());
+            }
+            case B -> showBare(true);
+            case U -> room.setUncropped(true);
+            case SPACE -> hand.setMovesView(true);
+            case ESCAPE -> {
+                tools.putDown();
+                tools.tracing().clear();
+                hint("");
             }
             default -> {
                 return false;
@@ -266,6 +587,7 @@ public final class EaselView extends View {
         switch (key.getCode()) {
             case B -> showBare(false);
             case U -> room.setUncropped(false);
+            case SPACE -> hand.setMovesView(false);
             default -> {
                 return false;
             }
@@ -274,14 +596,16 @@ public final class EaselView extends View {
     }
 
     private void showBare(boolean bare) {
+        isBare = bare;
         room.overlay().setTools(!bare);
-        room.overlay().setMat(bare ? MatKind.NONE : mat);
+        showMat();
         room.setBare(bare);
     }
 
     @Override
     public void finish() {
         hand.finish();
+        tools.putDown();
     }
 
     @Override

@@ -2,36 +2,49 @@ package nexa.desktop.easel;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.MouseButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.core.format.Ratio;
 import nexa.core.geometry.Orientation;
+import nexa.core.series.Formats;
 import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;
+import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Subscriptions;
 import nexa.desktop.shell.Words;
+import nexa.store.KeptFormats;
 
 /** The formats, each with this photo's own crop in it, and which way the crop lies. */
 final class FormatsColumn {
+    private static final Ratio NEW = Ratio.of("3", "2");
     private static final double THUMB_WIDTH = 52;
     private static final double THUMB_HEIGHT = 48;
     private static final double WORDS_WIDTH = 122;
 
     private final ShootSession session;
+    private final KeptFormats kept;
+    private final Overlays overlays;
     private final BorderPane node = new BorderPane();
     private final VBox list = new VBox(2);
     private final ToggleGroup group = new ToggleGroup();
@@ -40,23 +53,27 @@ final class FormatsColumn {
     private final Subscriptions subscriptions = new Subscriptions();
     private List<Entry> entries = List.of();
 
-    FormatsColumn(ShootSession session, Consumer<Orientation> turnCrop) {
+    FormatsColumn(
+            ShootSession session, KeptFormats kept, Overlays overlays, Consumer<Orientation> turnCrop, Node around) {
         this.session = session;
+        this.kept = kept;
+        this.overlays = overlays;
         node.getStyleClass().add("formats");
         HBox heading = new HBox(
                 Parts.label(Words.get("formats.title"), "section-title"),
                 Parts.spacer(),
                 Parts.label(Words.get("formats.thisPhoto"), "quiet"));
         heading.getStyleClass().add("formats-heading");
-        ScrollPane scroll = new ScrollPane(list);
+        ScrollPane scroll = new ScrollPane(new VBox(4, list, addButton()));
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         wide = lying("formats.wide", Orientation.WIDE, turnCrop);
         tall = lying("formats.tall", Orientation.TALL, turnCrop);
-        HBox lying = new HBox(6, new HBox(4, wide, tall), Parts.label("W", "key-cap"));
+        Label lies = Parts.label(Words.get("formats.lies"), "small", "quiet", "around-label");
+        HBox lying = new HBox(3, lies, wide, tall, Parts.label("W", "key-cap"));
         lying.setAlignment(Pos.CENTER_LEFT);
-        VBox foot = new VBox(6, Parts.label(Words.get("formats.lies"), "quiet"), lying);
+        VBox foot = new VBox(5, lying, around);
         foot.getStyleClass().add("formats-foot");
         node.setTop(heading);
         node.setCenter(scroll);
@@ -68,9 +85,54 @@ final class FormatsColumn {
     }
 
     private static ToggleButton lying(String key, Orientation way, Consumer<Orientation> turnCrop) {
-        ToggleButton button = Parts.toggle(key, "choice");
+        ToggleButton button = Parts.toggle(key, "choice", "tiny");
         button.setOnAction(event -> turnCrop.accept(way));
         return button;
+    }
+
+    private MenuButton addButton() {
+        MenuButton add = new MenuButton(Words.get("formats.add"));
+        add.setId("add-format");
+        add.getStyleClass().addAll("flat", "add-format");
+        add.setTooltip(Parts.tooltip(Words.get("formats.add.tip")));
+        add.setOnShowing(event -> add.getItems().setAll(newFormats()));
+        add.getItems().setAll(newFormats());
+        return add;
+    }
+
+    private List<MenuItem> newFormats() {
+        List<MenuItem> items = new ArrayList<>();
+        items.add(item(Words.get("formats.new"), () -> add(Format.of("new", Words.get("formats.new.name"), NEW))));
+        session.crop()
+                .ifPresent(crop -> items.add(item(Words.get("formats.fromCrop"), () -> {
+                    String across = String.format(
+                            Locale.ROOT, "%.4f", crop.crop().size().ratio());
+                    add(Format.of("new", Words.get("formats.new.name"), Ratio.of(across, "1")));
+                })));
+        for (Format each : kept.list()) {
+            items.add(item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
+        }
+        return items;
+    }
+
+    private static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    /** Adds a format to the shoot, works in it, and opens it to be changed. */
+    private void add(Format format) {
+        String id = Formats.freeId(session.shoot(), format.name());
+        session.edit(Edit.Kind.FORMAT, id, shoot -> Formats.add(shoot, format.withId(id)));
+        if (!session.isReadOnly()) {
+            session.formatProperty().set(id);
+            change(id);
+        }
+    }
+
+    private void change(String id) {
+        overlays.show(new FormatEditor(session, kept, id, overlays::close));
     }
 
     Node node() {
@@ -136,6 +198,12 @@ final class FormatsColumn {
                 button.setSelected(true);
                 session.formatProperty().set(id);
             });
+            button.setOnMouseClicked(event -> {
+                if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
+                    change(id);
+                }
+            });
+            button.setContextMenu(new ContextMenu(item(Words.get("formats.change"), () -> change(id))));
         }
 
         String id() {

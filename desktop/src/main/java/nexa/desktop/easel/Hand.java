@@ -18,25 +18,38 @@ import nexa.core.crop.Resize;
 import nexa.core.crop.Slide;
 import nexa.core.crop.Tighten;
 import nexa.core.crop.TurnCrop;
+import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.series.Adjust;
+import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.ShootSession;
 
 /**
- * What the hand does to the crop on the easel. A gesture in progress is a draft that only the room shows; when it ends it
- * becomes one edit. Turns of the wheel and presses of a key that follow each other closely are one gesture.
+ * What the hand does to the crop and the photo on the easel. A gesture in progress is a draft that only the room shows;
+ * when it ends it becomes one edit. Turns of the wheel and presses of a key that follow each other closely are one gesture.
  */
 final class Hand {
     private static final Duration PAUSE = Duration.millis(450);
     private static final double NOTCH = 40;
     private static final double NOTCH_FACTOR = 0.96;
-    private static final double FAR = 10;
+    private static final double VIEW_FACTOR = 1.15;
+    private static final int FAR = 10;
+
+    /** What a drag moves. */
+    private enum Drag {
+        NONE,
+        CROP,
+        HANDLE,
+        TURN,
+        VERNIER,
+        VIEW
+    }
 
     private final ShootSession session;
     private final Room room;
@@ -45,10 +58,13 @@ final class Hand {
     private final PauseTransition pause = new PauseTransition(PAUSE);
     private Optional<PhotoCrop> start = Optional.empty();
     private Crop draft;
+    private Angle draftAngle = Angle.NONE;
     private Edit.Kind kind;
-    private boolean isDragging;
+    private Drag drag = Drag.NONE;
     private Point grip = Point.ORIGIN;
     private Handle handle;
+    private Optional<DragTool> tool = Optional.empty();
+    private boolean movesView;
 
     /**
      * A hand that is at nothing yet.
@@ -65,11 +81,25 @@ final class Hand {
     }
 
     void listenTo(Room where) {
-        where.setOnMousePressed(this::takeCrop);
-        where.setOnMouseDragged(this::slide);
-        where.setOnMouseReleased(event -> letGo());
+        where.setOnMousePressed(this::pressed);
+        where.setOnMouseDragged(this::dragged);
+        where.setOnMouseReleased(this::released);
         where.setOnScroll(this::turnWheel);
-        where.setOnMouseMoved(event -> where.setCursor(isOverCrop(event) ? Cursor.OPEN_HAND : Cursor.DEFAULT));
+        where.setOnMouseMoved(event -> {
+            grip = drag == Drag.NONE ? pointIn(event) : grip;
+            tool.ifPresent(drawing -> drawing.moved(pointIn(event), event));
+            where.setCursor(cursor(event));
+        });
+    }
+
+    private Cursor cursor(MouseEvent event) {
+        if (tool.isPresent()) {
+            return Cursor.CROSSHAIR;
+        }
+        if (movesView) {
+            return Cursor.MOVE;
+        }
+        return isOverCrop(event) ? Cursor.OPEN_HAND : Cursor.DEFAULT;
     }
 
     /** Whether a gesture is in progress. */
@@ -77,66 +107,146 @@ final class Hand {
         return start.isPresent();
     }
 
+    /** Whether the photo is being turned. */
+    boolean isTurning() {
+        return isBusy() && kind == Edit.Kind.LEVEL;
+    }
+
+    /** Where the pointer was last, in the room. */
+    Point pointer() {
+        return grip;
+    }
+
+    /** The next drag draws something, instead of moving the crop; empty to go back to that. */
+    void take(Optional<DragTool> newTool) {
+        finish();
+        tool = newTool;
+        room.overlay().setMouseTransparent(tool.isPresent());
+        room.setCursor(tool.isPresent() ? Cursor.CROSSHAIR : Cursor.DEFAULT);
+    }
+
+    /** Whether the next drag draws something. */
+    boolean hasTool() {
+        return tool.isPresent();
+    }
+
+    /** While set, a drag moves the view. */
+    void setMovesView(boolean view) {
+        movesView = view;
+        room.overlay().setMouseTransparent(view || tool.isPresent());
+        room.setCursor(view ? Cursor.MOVE : Cursor.DEFAULT);
+    }
+
     private boolean isOverCrop(MouseEvent event) {
         return room.projection().isPresent() && room.frame().contains(event.getX(), event.getY());
     }
 
     private boolean begin(Edit.Kind newKind) {
-        if (start.isPresent() && (kind != newKind || isDragging)) {
+        if (start.isPresent() && (kind != newKind || drag != Drag.NONE)) {
             finish();
         }
         if (start.isEmpty()) {
             start = room.projection().isPresent() ? session.crop() : Optional.empty();
-            start.ifPresent(crop -> draft = crop.crop());
+            start.ifPresent(crop -> {
+                draft = crop.crop();
+                draftAngle = crop.photo().angle();
+            });
             kind = newKind;
         }
         return start.isPresent();
     }
 
-    private void takeCrop(MouseEvent event) {
+    private void beginDrag(Drag newDrag, Point at) {
+        drag = newDrag;
+        grip = at;
+        pause.stop();
+    }
+
+    private void pressed(MouseEvent event) {
         room.requestFocus();
-        if (event.getButton() == MouseButton.PRIMARY && isOverCrop(event) && begin(Edit.Kind.SLIDE)) {
-            isDragging = true;
-            pause.stop();
-            grip = new Point(event.getX(), event.getY());
+        Point at = pointIn(event);
+        boolean isMiddle = event.getButton() == MouseButton.MIDDLE;
+        if (room.projection().isEmpty() || !isMiddle && event.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        if (isMiddle || movesView) {
+            finish();
+            beginDrag(Drag.VIEW, at);
+            room.setCursor(Cursor.MOVE);
+        } else if (tool.isPresent()) {
+            tool.get().pressed(at);
+        } else if (isOverCrop(event) && begin(Edit.Kind.SLIDE)) {
+            beginDrag(Drag.CROP, at);
             room.setCursor(Cursor.CLOSED_HAND);
+        } else if (begin(Edit.Kind.LEVEL)) {
+            beginDrag(Drag.TURN, at);
         }
     }
 
-    private void slide(MouseEvent event) {
-        if (!isDragging || kind != Edit.Kind.SLIDE) {
-            return;
+    private void dragged(MouseEvent event) {
+        Point now = pointIn(event);
+        tool.filter(drawing -> drag == Drag.NONE).ifPresent(drawing -> drawing.moved(now, event));
+        switch (drag) {
+            case VIEW -> room.pan(now.minus(grip));
+            case CROP -> slide(now);
+            case TURN -> turnAbout(now);
+            default -> {
+                return;
+            }
         }
-        // The photo goes with the pointer, so the crop goes the other way over it.
-        double scale = room.projection().orElseThrow().scale();
-        Point now = new Point(event.getX(), event.getY());
-        Point way = grip.minus(now).times(1 / scale);
-        draft = Slide.by(outline(), draft, way);
         grip = now;
+    }
+
+    private void slide(Point now) {
+        // The photo goes with the pointer, so the crop goes the other way over it; or the crop goes with the pointer.
+        double scale = room.projection().orElseThrow().scale();
+        Point way = room.holdsPhoto() ? now.minus(grip) : grip.minus(now);
+        draft = Slide.by(outline(), draft, way.times(1 / scale));
         room.slide(draft);
         tell();
+    }
+
+    private void turnAbout(Point now) {
+        Point centre = room.projection().orElseThrow().toScreen(draft.centre());
+        double before = Math.atan2(grip.y() - centre.y(), grip.x() - centre.x());
+        double after = Math.atan2(now.y() - centre.y(), now.x() - centre.x());
+        double way = Math.toDegrees(Math.IEEEremainder(after - before, 2 * Math.PI));
+        turnTo(draftAngle.degrees() + way);
+    }
+
+    private void released(MouseEvent event) {
+        if (drag == Drag.VIEW) {
+            drag = Drag.NONE;
+            room.setCursor(Cursor.DEFAULT);
+        } else if (drag == Drag.NONE && tool.isPresent()) {
+            boolean isDone = tool.get().released(pointIn(event), event);
+            if (isDone && !event.isControlDown()) {
+                take(Optional.empty());
+                ended.run();
+            }
+        } else {
+            letGo();
+        }
     }
 
     void takeHandle(StackPane node, MouseEvent event) {
         node.requestFocus();
         if (event.getButton() == MouseButton.PRIMARY && begin(Edit.Kind.RESIZE)) {
-            isDragging = true;
-            pause.stop();
             handle = (Handle) node.getUserData();
             Point corner = draft.at(
                     0.5 + handle.x() / 2.0, 0.5 + handle.y() / 2.0, outline().angle());
             Point onScreen = room.projection().orElseThrow().toScreen(corner);
-            grip = pointIn(event).minus(onScreen);
+            beginDrag(Drag.HANDLE, pointIn(event).minus(onScreen));
         }
         event.consume();
     }
 
     void dragHandle(MouseEvent event) {
-        if (isDragging && kind == Edit.Kind.RESIZE) {
+        if (drag == Drag.HANDLE) {
             Point pointer =
                     room.projection().orElseThrow().toPhoto(pointIn(event).minus(grip));
             draft = resize(event.isAltDown() || event.isControlDown(), event.isShiftDown())
-                    .to(pointer);
+                    .turningTo(pointer);
             room.resize(draft);
             tell();
         }
@@ -160,27 +270,32 @@ final class Hand {
 
     /** Ends a drag. */
     void letGo() {
-        if (isDragging) {
+        if (drag != Drag.NONE) {
             room.setCursor(Cursor.DEFAULT);
             finish();
         }
     }
 
     private void turnWheel(ScrollEvent event) {
-        if (event.isControlDown() || event.getDeltaY() == 0 || isDragging || !begin(Edit.Kind.TIGHTEN)) {
+        Point pointer = new Point(event.getX(), event.getY());
+        if (event.getDeltaY() == 0 || drag != Drag.NONE) {
             return;
         }
-        Point pointer = new Point(event.getX(), event.getY());
-        Point about = room.frame().contains(event.getX(), event.getY())
-                ? room.projection().orElseThrow().toPhoto(pointer)
-                : draft.centre();
-        tightenBy(Math.pow(NOTCH_FACTOR, event.getDeltaY() / NOTCH), about);
+        if (event.isControlDown()) {
+            finish();
+            room.zoomBy(Math.pow(VIEW_FACTOR, event.getDeltaY() / NOTCH), pointer);
+        } else if (begin(Edit.Kind.TIGHTEN)) {
+            Point about = room.frame().contains(event.getX(), event.getY())
+                    ? room.projection().orElseThrow().toPhoto(pointer)
+                    : draft.centre();
+            tightenBy(Math.pow(NOTCH_FACTOR, event.getDeltaY() / NOTCH), about);
+        }
         event.consume();
     }
 
     /** Tightens by a step, or loosens by a negative one. */
     void tighten(int steps) {
-        if (!isDragging && begin(Edit.Kind.TIGHTEN)) {
+        if (drag == Drag.NONE && begin(Edit.Kind.TIGHTEN)) {
             tightenBy(Math.pow(NOTCH_FACTOR, steps), draft.centre());
         }
     }
@@ -194,10 +309,10 @@ final class Hand {
 
     /** Slides by a pixel of the result, or moves the side whose handle has the focus. */
     void arrow(int x, int y, KeyEvent key) {
-        if (isDragging) {
+        if (drag != Drag.NONE) {
             return;
         }
-        int pixels = key.isShiftDown() ? (int) FAR : 1;
+        int pixels = key.isShiftDown() ? FAR : 1;
         if (key.getTarget() instanceof Node target && target.getUserData() instanceof Handle side) {
             moveSide(side, x * pixels, y * pixels);
         } else if (begin(Edit.Kind.SLIDE)) {
@@ -233,10 +348,54 @@ final class Hand {
                 / session.format().size().pixels(draft.size()).width();
     }
 
+    /** Turns the photo to an angle. While it is held this goes on, else it ends by itself soon. */
+    void turned(double degrees, boolean isHeld) {
+        if (drag == Drag.VERNIER || begin(Edit.Kind.LEVEL)) {
+            turnTo(degrees);
+            if (isHeld) {
+                drag = Drag.VERNIER;
+                pause.stop();
+            } else {
+                pause.playFromStart();
+            }
+        }
+    }
+
+    /** Turns the photo further by some degrees. */
+    void turnBy(double degrees) {
+        if (drag == Drag.NONE && begin(Edit.Kind.LEVEL)) {
+            turned(Math.rint((draftAngle.degrees() + degrees) / Vernier.STEP) * Vernier.STEP, false);
+        }
+    }
+
+    private void turnTo(double degrees) {
+        draftAngle = Angle.nearest(degrees);
+        PhotoCrop turned = turned();
+        draft = turned.crop();
+        room.turn(turned);
+        draftChanged.accept(turned);
+    }
+
+    /** The photo at the angle of the gesture, with the crop it has there. */
+    private PhotoCrop turned() {
+        PhotoCrop from = start.orElseThrow();
+        Shoot shoot = session.shoot().with(from.photo().file(), photo -> photo.withAngle(draftAngle));
+        return new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
+    }
+
+    /** Shows a crop being found by a tool, as part of one gesture. */
+    void draft(Edit.Kind what, Crop found) {
+        if (begin(what)) {
+            draft = found;
+            room.resize(draft);
+            tell();
+        }
+    }
+
     /** Turns the crop wide or tall. */
     void turnCrop() {
         finish();
-        session.crop().ifPresent(crop -> commit(Edit.Kind.TURN_CROP, crop, TurnCrop.turn(crop.outline(), crop.crop())));
+        session.crop().ifPresent(crop -> commit(Edit.Kind.TURN_CROP, TurnCrop.turn(crop.outline(), crop.crop())));
     }
 
     /** Turns the crop so that it lies a given way, if it does not yet. */
@@ -250,12 +409,15 @@ final class Hand {
         session.crop()
                 .ifPresent(crop -> commit(
                         Edit.Kind.LARGEST,
-                        crop,
                         crop.outline().largestCentred(crop.crop().size().ratio())));
     }
 
-    private void commit(Edit.Kind what, PhotoCrop from, Crop to) {
-        session.edit(what, from.format().id(), shoot -> adjust(shoot, from).to(to));
+    /** Makes a crop the one of the photo worked on, as one edit. */
+    void commit(Edit.Kind what, Crop to) {
+        finish();
+        session.crop()
+                .ifPresent(
+                        from -> session.edit(what, shoot -> adjust(shoot, from).to(to)));
     }
 
     private static Adjust adjust(Shoot shoot, PhotoCrop crop) {
@@ -265,24 +427,23 @@ final class Hand {
     /** Makes the gesture in progress, if there is one, an edit. */
     void finish() {
         pause.stop();
+        drag = Drag.NONE;
         if (start.isEmpty()) {
             return;
         }
         PhotoCrop from = start.get();
-        forget();
-        if (!from.crop().equals(draft)) {
-            session.edit(kind, from.format().id(), shoot -> {
+        start = Optional.empty();
+        String format = from.format().id();
+        if (kind == Edit.Kind.LEVEL) {
+            Angle angle = draftAngle;
+            session.edit(kind, format, shoot -> shoot.with(from.photo().file(), photo -> photo.withAngle(angle)));
+        } else if (!from.crop().equals(draft)) {
+            session.edit(kind, format, shoot -> {
                 Adjust adjust = adjust(shoot, from);
                 return kind == Edit.Kind.SLIDE ? adjust.slidTo(draft) : adjust.to(draft);
             });
         }
         ended.run();
-    }
-
-    private void forget() {
-        pause.stop();
-        start = Optional.empty();
-        isDragging = false;
     }
 
     private Outline outline() {

@@ -2,6 +2,7 @@ package nexa.desktop.easel;
 
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 
@@ -20,6 +21,22 @@ record Projection(Size room, Point middle, double scale, Angle angle) {
         double across = Math.max(1, room.width() - 2 * margin) / crop.size().width();
         double down = Math.max(1, room.height() - 2 * margin) / crop.size().height();
         return new Projection(room, crop.centre(), Math.min(across, down), angle);
+    }
+
+    /** All of the photo as it is turned, as large as fits with a margin around it. */
+    static Projection whole(Size room, double margin, Outline outline) {
+        Angle angle = outline.angle();
+        Size photo = outline.photo();
+        double cos = Math.abs(angle.cos());
+        double sin = Math.abs(angle.sin());
+        Size covered = new Size(photo.width() * cos + photo.height() * sin, photo.width() * sin + photo.height() * cos);
+        return fitting(room, margin, new Crop(outline.middle(), covered), angle);
+    }
+
+    /** The photo moved so that one of its points lies at a place of the room, turned and scaled as given. */
+    static Projection with(Size room, Point inPhoto, Point onScreen, double scale, Angle angle) {
+        Point way = new Point(room.width() / 2, room.height() / 2).minus(onScreen);
+        return new Projection(room, inPhoto.plus(angle.toPhoto(way.times(1 / scale))), scale, angle);
     }
 
     Point toScreen(Point inPhoto) {

@@ -9,6 +9,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -23,13 +24,18 @@ import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
 
 /**
- * The part of the easel where the photo lies. The crop holds still in the middle and the photo moves under it; only
- * while a handle is dragged does the photo stay, and afterwards it settles so that the crop fills the room again.
+ * The part of the easel where the photo lies. Usually the crop holds still in the middle and the photo moves under it;
+ * only while a handle is dragged does the photo stay, and afterwards it settles so that the crop fills the room again. The
+ * photo can be made to hold still instead, all of it in sight, with the crop moving over it. Zoomed in past that, nothing
+ * settles, and the view can be moved.
  */
 final class Room extends Region {
     private static final double MARGIN = 26;
     /** Keeps the words below the crop clear of its corner's handle. */
     private static final double BESIDE_HANDLE = 12;
+
+    /** Screen pixels a photo pixel, at the most. */
+    private static final double LARGEST_SCALE = 8;
 
     private static final double SETTLE_NANOS = 150e6;
     /** From this scale of the preview on, full pixels are worth reading. */
@@ -47,6 +53,11 @@ final class Room extends Region {
     private Optional<Projection> shown = Optional.empty();
     private Crop shownCrop;
     private boolean isUncropped;
+    private boolean holdsPhoto;
+    private boolean isZoomed;
+    /** While every frame is another drawing, none is drawn larger than the room. */
+    private boolean isTurning;
+
     private Projection wanted;
     private Crop wantedCrop;
     /** Counts the photos shown, so that a drawing of an earlier one is not taken for this one's. */
@@ -85,19 +96,30 @@ final class Room extends Region {
         boolean isSame =
                 base.map(before -> isSamePicture(before.photo(), crop.photo())).orElse(false);
         base = Optional.of(crop);
+        isTurning = false;
         if (!isSame) {
+            isZoomed = false;
             source = library.finestReady(crop.photo());
             forgetDrawing();
             askFor(crop.photo(), PictureLevel.PREVIEW);
         }
         if (source.isPresent() && hasRoom()) {
-            Projection fit = fitting(crop.crop());
-            if (isSame && shown.isPresent() && shown.get().angle().equals(fit.angle())) {
-                glide(fit, crop.crop());
+            Projection home = home(crop.crop());
+            if (isSame && shown.isPresent() && shown.get().angle().equals(home.angle())) {
+                glide(home, crop.crop());
             } else {
-                aim(fit, crop.crop());
+                aim(home, crop.crop());
             }
         }
+    }
+
+    /** Where the photo goes when nothing moves it. */
+    private Projection home(Crop crop) {
+        if (isZoomed && shown.isPresent()) {
+            Projection now = shown.get();
+            return new Projection(room(), now.middle(), now.scale(), angle());
+        }
+        return holdsPhoto ? Projection.whole(room(), MARGIN, base.orElseThrow().outline()) : fitting(crop);
     }
 
     /** Shows that there is no photo to work on, and why. */
@@ -125,9 +147,13 @@ final class Room extends Region {
         waiting.setVisible(true);
     }
 
-    /** The photo slides under the crop, which stays where it is. */
+    /** The photo slides under the crop, which stays where it is; or the crop over the photo, if that holds still. */
     void slide(Crop draft) {
-        shown.ifPresent(now -> aim(new Projection(now.room(), draft.centre(), now.scale(), now.angle()), draft));
+        stopGliding();
+        shown.ifPresent(now -> {
+            Point way = holdsPhoto ? Point.ORIGIN : draft.centre().minus(shownCrop.centre());
+            aim(new Projection(now.room(), now.middle().plus(way), now.scale(), now.angle()), draft);
+        });
     }
 
     /** The crop changes over the photo, which stays where it is. */
@@ -140,8 +166,85 @@ final class Room extends Region {
     void fit(Crop draft) {
         stopGliding();
         if (hasRoom()) {
-            aim(fitting(draft), draft);
+            aim(home(draft), draft);
         }
+    }
+
+    /** The photo turns. */
+    void turn(PhotoCrop draft) {
+        stopGliding();
+        base = Optional.of(draft);
+        isTurning = true;
+        if (!hasRoom() || shown.isEmpty()) {
+            return;
+        }
+        Projection now = shown.get();
+        Projection turned = isZoomed
+                ? Projection.with(room(), shownCrop.centre(), now.toScreen(shownCrop.centre()), now.scale(), angle())
+                : home(draft.crop());
+        aim(turned, draft.crop());
+    }
+
+    /** Whether the crop moves over a photo that holds still, rather than the photo under the crop. */
+    void setHoldsPhoto(boolean photo) {
+        holdsPhoto = photo;
+        isZoomed = false;
+        base.filter(crop -> shown.isPresent()).ifPresent(crop -> glide(home(crop.crop()), crop.crop()));
+    }
+
+    boolean holdsPhoto() {
+        return holdsPhoto;
+    }
+
+    boolean isZoomed() {
+        return isZoomed;
+    }
+
+    /** All in sight again, or the photo's pixels as they are with the point under the pointer held. */
+    void toggleZoom(Point pointer) {
+        if (isZoomed) {
+            isZoomed = false;
+            base.filter(crop -> shown.isPresent()).ifPresent(crop -> glide(home(crop.crop()), crop.crop()));
+        } else {
+            shown.ifPresent(now -> zoomTo(1 / getScene().getWindow().getRenderScaleX(), pointer));
+        }
+    }
+
+    /** Zooms the view about a point of the room. Back at the size that fits, it fits again. */
+    void zoomBy(double factor, Point pointer) {
+        shown.ifPresent(now -> zoomTo(now.scale() * factor, pointer));
+    }
+
+    private void zoomTo(double scale, Point pointer) {
+        stopGliding();
+        Projection now = shown.orElseThrow();
+        isZoomed = false;
+        Projection home = home(shownCrop);
+        double next = Math.min(LARGEST_SCALE, scale);
+        if (next <= home.scale()) {
+            aim(home, shownCrop);
+        } else {
+            isZoomed = true;
+            aim(Projection.with(now.room(), now.toPhoto(pointer), pointer, next, now.angle()), shownCrop);
+        }
+    }
+
+    /** Moves the view by screen pixels, the crop staying where it is on the photo. */
+    void pan(Point way) {
+        stopGliding();
+        shown.ifPresent(now -> {
+            isZoomed = true;
+            Point middle = now.middle().minus(now.angle().toPhoto(way.times(1 / now.scale())));
+            aim(new Projection(now.room(), middle, now.scale(), now.angle()), shownCrop);
+        });
+    }
+
+    private Size room() {
+        return new Size(getWidth(), getHeight());
+    }
+
+    private Angle angle() {
+        return base.orElseThrow().photo().angle();
     }
 
     /** Nothing but the crop, on the surround; or everything again. */
@@ -167,17 +270,12 @@ final class Room extends Region {
         overlay.setVisible(!uncropped && shown.isPresent());
         kept.setVisible(overlay.isVisible());
         base.ifPresent(crop -> {
-            Crop whole = new Crop(crop.outline().middle(), crop.photo().size());
-            aim(uncropped ? fitting(whole) : fitting(crop.crop()), crop.crop());
+            aim(uncropped ? Projection.whole(room(), MARGIN, crop.outline()) : home(crop.crop()), crop.crop());
         });
     }
 
     private Projection fitting(Crop crop) {
-        return Projection.fitting(
-                new Size(getWidth(), getHeight()),
-                MARGIN,
-                crop,
-                base.orElseThrow().photo().angle());
+        return Projection.fitting(room(), MARGIN, crop, angle());
     }
 
     private boolean hasRoom() {
@@ -199,10 +297,10 @@ final class Room extends Region {
                 began = began == 0 ? now : began;
                 double share = Math.min(1, (now - began) / SETTLE_NANOS);
                 double eased = share * share * (3 - 2 * share);
-                aim(share == 1 ? target : from.towards(target, eased), crop);
                 if (share == 1) {
-                    stop();
+                    stopGliding();
                 }
+                aim(share == 1 ? target : from.towards(target, eased), crop);
             }
         };
         settling.start();
@@ -236,13 +334,16 @@ final class Room extends Region {
 
     private boolean reaches(Projection target) {
         Point shift = shiftFor(target);
-        return Math.abs(shift.x()) <= RoomPicture.BEYOND * target.room().width()
-                && Math.abs(shift.y()) <= RoomPicture.BEYOND * target.room().height();
+        double beyond = drawing.orElseThrow().beyond();
+        return Math.abs(shift.x()) <= beyond * target.room().width()
+                && Math.abs(shift.y()) <= beyond * target.room().height();
     }
 
     private boolean isFarFrom(Projection target) {
         Point shift = shiftFor(target);
-        return Math.abs(shift.x()) > RoomPicture.BEYOND / 2 * target.room().width()
+        boolean isBare = drawing.orElseThrow().beyond() == 0 && !isTurning;
+        return isBare
+                || Math.abs(shift.x()) > RoomPicture.BEYOND / 2 * target.room().width()
                 || Math.abs(shift.y()) > RoomPicture.BEYOND / 2 * target.room().height();
     }
 
@@ -251,7 +352,8 @@ final class Room extends Region {
             return;
         }
         long now = epoch;
-        renderer.draw(source.get(), base.orElseThrow().photo().size(), target, done -> {
+        double beyond = isTurning || settling != null ? 0 : RoomPicture.BEYOND;
+        renderer.draw(source.get(), base.orElseThrow().photo().size(), target, beyond, done -> {
             if (now == epoch) {
                 drawing = Optional.of(done);
                 picture.setImage(Images.of(done.picture()));
@@ -268,10 +370,9 @@ final class Room extends Region {
         shown = Optional.of(target);
         shownCrop = crop;
         Point shift = shiftFor(target);
-        picture.setLayoutX(
-                Math.round(shift.x() - RoomPicture.BEYOND * target.room().width()));
-        picture.setLayoutY(
-                Math.round(shift.y() - RoomPicture.BEYOND * target.room().height()));
+        double beyond = drawing.orElseThrow().beyond();
+        picture.setLayoutX(Math.round(shift.x() - beyond * target.room().width()));
+        picture.setLayoutY(Math.round(shift.y() - beyond * target.room().height()));
         waiting.setVisible(false);
         overlay.setVisible(!isUncropped);
         kept.setVisible(!isUncropped);
@@ -281,7 +382,7 @@ final class Room extends Region {
     private void layOverlay() {
         shown.ifPresent(now -> {
             Rectangle frame = frame();
-            overlay.lay(frame, now.room());
+            overlay.lay(frame, now, base.orElseThrow().photo().size());
             double share =
                     shownCrop.size().area() / base.orElseThrow().photo().size().area();
             kept.setText(Words.get("easel.kept", Words.number(100 * share, 0)));
@@ -343,7 +444,7 @@ final class Room extends Region {
         if (shown.isPresent()) {
             draw(shown.get(), shownCrop);
         } else {
-            aim(fitting(base.orElseThrow().crop()), base.orElseThrow().crop());
+            aim(home(base.orElseThrow().crop()), base.orElseThrow().crop());
         }
     }
 
@@ -353,12 +454,13 @@ final class Room extends Region {
         waiting.autosize();
         waiting.relocate(
                 Math.round((getWidth() - waiting.getWidth()) / 2), Math.round((getHeight() - waiting.getHeight()) / 2));
-        Size now = hasRoom() ? new Size(getWidth(), getHeight()) : null;
+        Size now = hasRoom() ? room() : null;
         boolean isNewRoom =
                 shown.map(projection -> !projection.room().equals(now)).orElse(true);
         if (now != null && base.isPresent() && source.isPresent() && isNewRoom) {
             stopGliding();
-            aim(fitting(base.get().crop()), base.get().crop());
+            isZoomed = false;
+            aim(home(base.get().crop()), base.get().crop());
         }
     }
 

@@ -16,14 +16,18 @@ import nexa.imaging.render.ScreenRenderer;
  * sliding only has to shift it. Of drawings asked for while one is being made only the latest is made.
  */
 final class RoomPicture {
-    /** How far the drawing reaches beyond the room on every side, as a share of the room. */
+    /** How far the drawing reaches beyond the room on every side, as a share of the room, while nothing turns. */
     static final double BEYOND = 0.2;
 
     /** What to draw, and who is to hear when it is done. */
-    private record Job(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {}
+    private record Job(Picture source, Size photo, Projection projection, double beyond, Consumer<Drawing> done) {}
 
-    /** A drawing and the projection it was made for. */
-    record Drawing(Picture picture, Projection projection) {}
+    /**
+     * A drawing and the projection it was made for.
+     *
+     * @param beyond how far it reaches beyond the room on every side, as a share of the room
+     */
+    record Drawing(Picture picture, Projection projection, double beyond) {}
 
     private final AtomicReference<Job> waiting = new AtomicReference<>();
     private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
@@ -32,9 +36,14 @@ final class RoomPicture {
         return worker;
     });
 
-    /** @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began */
-    void draw(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {
-        if (waiting.getAndSet(new Job(source, photo, projection, done)) == null) {
+    /**
+     * Draws a photo.
+     *
+     * @param beyond how far to draw beyond the room, 0 … 1; nothing while every frame is another drawing anyway
+     * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
+     */
+    void draw(Picture source, Size photo, Projection projection, double beyond, Consumer<Drawing> done) {
+        if (waiting.getAndSet(new Job(source, photo, projection, beyond, done)) == null) {
             thread.execute(this::drawLatest);
         }
     }
@@ -42,11 +51,11 @@ final class RoomPicture {
     private void drawLatest() {
         Optional.ofNullable(waiting.getAndSet(null)).ifPresent(job -> {
             Projection projection = job.projection();
-            int width = (int) Math.ceil(projection.room().width() * (1 + 2 * BEYOND));
-            int height = (int) Math.ceil(projection.room().height() * (1 + 2 * BEYOND));
+            int width = (int) Math.ceil(projection.room().width() * (1 + 2 * job.beyond()));
+            int height = (int) Math.ceil(projection.room().height() * (1 + 2 * job.beyond()));
             Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / projection.scale()));
             Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
-            Platform.runLater(() -> job.done().accept(new Drawing(picture, projection)));
+            Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.beyond())));
         });
     }
 

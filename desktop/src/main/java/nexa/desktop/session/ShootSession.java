@@ -220,8 +220,22 @@ public final class ShootSession {
     }
 
     private void take(Edit edit) {
-        shoot.set(edit.applyTo(shoot.get()));
-        autosave.save(edit, shoot.get());
+        Shoot next = edit.applyTo(shoot.get());
+        leaveMissingFormat(next);
+        shoot.set(next);
+        autosave.save(edit, next);
+    }
+
+    /** Views always find the format worked in: one that goes is left before it does. */
+    private void leaveMissingFormat(Shoot next) {
+        List<String> ids = next.formats().stream().map(Format::id).toList();
+        if (!ids.contains(format.get())) {
+            shoot.get().formats().stream()
+                    .map(Format::id)
+                    .filter(ids::contains)
+                    .findFirst()
+                    .ifPresent(format::set);
+        }
     }
 
     private void goToChange(Edit edit) {

@@ -2,6 +2,7 @@ package nexa.desktop.shell;
 
 import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
+import nexa.core.format.Paper;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
 import nexa.core.series.PhotoCrop;
@@ -89,8 +90,22 @@ public final class FormatWords {
         return factor < 1.05 ? Words.get(manner + ".same") : Words.get(manner + ".more", Words.number(factor, 1));
     }
 
+    /** What comes out of a crop, on one line: "16 × 12 cm, 1890 × 1417 px". */
+    public static String shortOutput(PhotoCrop crop) {
+        return crop.format().size() instanceof OutputSize.Print
+                ? Words.get("output.short", size(crop.format()), pixels(crop))
+                : pixels(crop);
+    }
+
+    /** A paper by name and measure: "A4, 210 × 297 mm", "8 × 10 in". */
+    public static String paper(Paper paper) {
+        String measure = Words.get(
+                "size.paper", plain(paper.shortSide()), plain(paper.longSide()), Words.of("unit", paper.unit()));
+        return paper.name().isEmpty() ? measure : Words.get("paper.named", paper.name(), measure);
+    }
+
     /** A number as short as it is. */
-    private static String plain(double value) {
+    public static String plain(double value) {
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 }

@@ -13,8 +13,21 @@ import javafx.scene.layout.VBox;
 
 /** All keys, laid over the window until any key or click. */
 final class KeysPage extends StackPane {
-    private static final List<String> LEFT = List.of("formats", "step", "enter", "turn", "slide", "tighten", "largest");
-    private static final List<String> RIGHT = List.of("guide", "mat", "bare", "whole", "undo", "views", "keys");
+    private static final List<String> LEFT = List.of(
+            "formats",
+            "step",
+            "enter",
+            "turn",
+            "slide",
+            "tighten",
+            "largest",
+            "draw",
+            "trace",
+            "turnPhoto",
+            "quarter",
+            "subject");
+    private static final List<String> RIGHT =
+            List.of("guides", "guide", "mat", "holds", "zoom", "bare", "whole", "marks", "undo", "views", "keys");
 
     KeysPage(Runnable close) {
         getStyleClass().add("keys-veil");

@@ -4,12 +4,15 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -25,7 +28,9 @@ import nexa.desktop.handover.HandOverView;
 import nexa.desktop.session.Autosave;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.sheet.SheetView;
+import nexa.store.KeptFormats;
 import nexa.store.PhotoFiles;
+import nexa.store.Preferences;
 import nexa.store.RecentShoots;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
@@ -37,17 +42,41 @@ public final class Shell extends StackPane {
     private static final KeyCombination REDO =
             new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN);
 
+    /** The keys that go on while they are held. */
+    private static final Set<KeyCode> REPEATING = EnumSet.of(
+            KeyCode.LEFT,
+            KeyCode.RIGHT,
+            KeyCode.UP,
+            KeyCode.DOWN,
+            KeyCode.PAGE_UP,
+            KeyCode.PAGE_DOWN,
+            KeyCode.PLUS,
+            KeyCode.EQUALS,
+            KeyCode.ADD,
+            KeyCode.MINUS,
+            KeyCode.SUBTRACT,
+            KeyCode.COMMA,
+            KeyCode.PERIOD,
+            KeyCode.LESS,
+            KeyCode.GREATER,
+            KeyCode.TAB,
+            KeyCode.Z);
+
     private final Stage stage;
     private final UserData userData;
     private final Optional<Supplier<CompletableFuture<Path>>> sample;
     private final RecentShoots recent;
     private final BorderPane frame = new BorderPane();
     private final MessageBar messages = new MessageBar();
+    private Preferences preferences;
+    private KeptFormats kept;
+    private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
     private ShootSession session;
     private List<View> views = List.of();
     private View front;
     private TopBar topBar;
     private boolean toldApart;
+    private final OverlayLayer overlays = new OverlayLayer(this);
 
     /** @param sample makes the sample shoot's folder ready, if there is a sample */
     public Shell(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
@@ -58,6 +87,8 @@ public final class Shell extends StackPane {
         getStyleClass().add("shell");
         frame.setBottom(messages);
         getChildren().add(frame);
+        // A key let go of in another window is not heard of here.
+        stage.focusedProperty().addListener((observed, before, now) -> held.clear());
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_RELEASED, this::released);
         showWelcome();
@@ -124,6 +155,7 @@ public final class Shell extends StackPane {
                 boolean isPhoto = Files.isRegularFile(first);
                 ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
                 remember(folder.path());
+                loadOwnThings();
                 Optional<String> photo =
                         isPhoto ? Optional.of(first.getFileName().toString()) : Optional.empty();
                 Platform.runLater(() -> {
@@ -138,6 +170,14 @@ public final class Shell extends StackPane {
             }
         });
         return shown;
+    }
+
+    /** What is the photographer's and not a shoot's; read once, off the JavaFX thread. */
+    private synchronized void loadOwnThings() {
+        if (preferences == null) {
+            preferences = Preferences.load(userData);
+            kept = KeptFormats.load(userData);
+        }
     }
 
     private void openSample(Supplier<CompletableFuture<Path>> copying) {
@@ -166,7 +206,7 @@ public final class Shell extends StackPane {
         }
         views = List.of(
                 new SheetView(session, () -> go("easel"), below -> open(List.of(below))),
-                new EaselView(session),
+                new EaselView(session, preferences, kept, overlays, messages::say),
                 new HandOverView(session));
         topBar = new TopBar(session, views, new TopBarDoors());
         frame.setTop(topBar);
@@ -232,6 +272,7 @@ public final class Shell extends StackPane {
     /** Puts the shoot away; done when everything is saved. */
     public CompletableFuture<Void> closeShoot() {
         Optional.ofNullable(front).ifPresent(View::finish);
+        overlays.close();
         views.forEach(View::dispose);
         views = List.of();
         front = null;
@@ -271,17 +312,21 @@ public final class Shell extends StackPane {
     }
 
     private void pressed(KeyEvent key) {
+        // A key held down a moment too long must not mark ten photos done, or turn a crop back and forth.
+        boolean isRepeated = !held.add(key.getCode());
         boolean isTyping = key.getTarget() instanceof TextInputControl;
         boolean isCovered = getChildren().size() > 1;
         if (session == null || isTyping || isCovered) {
             return;
         }
-        if (forAnyView(key) || front.pressed(key)) {
+        boolean isOnce = isRepeated && !REPEATING.contains(key.getCode());
+        if (isOnce && !(key.getTarget() instanceof ButtonBase) || forAnyView(key) || front.pressed(key)) {
             key.consume();
         }
     }
 
     private void released(KeyEvent key) {
+        held.remove(key.getCode());
         if (front != null && front.released(key)) {
             key.consume();
         }

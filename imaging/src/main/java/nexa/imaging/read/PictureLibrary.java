@@ -5,6 +5,7 @@ import com.google.common.cache.CacheBuilder;
 import com.google.common.util.concurrent.UncheckedExecutionException;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.PriorityBlockingQueue;
@@ -82,9 +83,13 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Loads the decoder in the background, so that the first picture need not wait for it. */
     public static void warmUp() {
-        Thread thread = new Thread(() -> Loader.load(opencv_imgcodecs.class), "decoder");
-        thread.setDaemon(true);
-        thread.start();
+        Decoder.LOADED.isDone();
+    }
+
+    /** The native decoder. One thread loads it and all others wait: two at once may fail. */
+    private static final class Decoder {
+        static final CompletableFuture<Void> LOADED =
+                CompletableFuture.runAsync(() -> Loader.load(opencv_imgcodecs.class));
     }
 
     private static ThreadPoolExecutor pool(int threads) {
@@ -138,6 +143,7 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Reads a picture, or waits for the thread that is reading it already. */
     private Picture load(Photo photo, PictureLevel level) throws PhotoProblem {
+        Decoder.LOADED.join();
         try {
             return pictures.get(
                     Key.of(photo, level),

@@ -1,0 +1,161 @@
+package nexa.desktop.easel;
+
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.geometry.Angle;
+import nexa.core.series.Reorient;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Words;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The desk's part for the photo's angle: vernier, typed angle, tracing, quarter turns, mirroring. */
+final class LevelSection {
+    /** What can be done with the level. */
+    interface Doors extends Vernier.Listener {
+        void trace(boolean isOn);
+
+        void reorient(Reorient how);
+
+        void startAgain(StartKind what);
+
+        /** A typed angle that means nothing. */
+        void notAnAngle(String text);
+    }
+
+    private static final double WIDTH = 356;
+
+    private final Doors doors;
+    private final Vernier vernier;
+    private final TextField angle = new TextField();
+    private final ToggleButton trace;
+    private final Button asShot;
+    private final VBox node;
+    private double shown;
+
+    LevelSection(Doors doors) {
+        this.doors = doors;
+        this.vernier = new Vernier(doors);
+        angle.setId("angle");
+        angle.getStyleClass().add("number-field");
+        angle.setPrefColumnCount(5);
+        angle.setAccessibleText(Words.get("level.angle"));
+        angle.setTooltip(Parts.tooltip(Words.get("level.angle.tip")));
+        angle.setOnAction(event -> typed());
+        angle.focusedProperty().addListener((observed, before, now) -> {
+            if (!now) {
+                angle.setText(words(shown));
+            }
+        });
+        trace = Parts.toggle("level.trace", "choice");
+        trace.setId("trace");
+        trace.setOnAction(event -> doors.trace(trace.isSelected()));
+        asShot = Parts.button("level.asShot", () -> turn(0), "small-button");
+        HBox row = new HBox(
+                4,
+                angle,
+                trace,
+                asShot,
+                Parts.spacer(),
+                icon("fth-rotate-ccw", Reorient.LEFT),
+                icon("fth-rotate-cw", Reorient.RIGHT),
+                more());
+        row.setAlignment(Pos.CENTER_LEFT);
+        trace.setMinWidth(Region.USE_PREF_SIZE);
+        asShot.setMinWidth(Region.USE_PREF_SIZE);
+        node = new VBox(2, Parts.label(Words.get("desk.level"), "section-title"), vernier, row);
+        node.getStyleClass().add("desk-section");
+        node.setMinWidth(WIDTH);
+        node.setMaxWidth(WIDTH);
+    }
+
+    private Button icon(String icon, Reorient how) {
+        Button button = new Button();
+        button.setGraphic(new FontIcon(icon));
+        button.getStyleClass().addAll("flat", "icon-button");
+        button.setId("reorient-" + how.name().toLowerCase(Locale.ROOT));
+        Parts.explain(button, Words.of("reorient", how));
+        button.setOnAction(event -> doors.reorient(how));
+        return button;
+    }
+
+    private MenuButton more() {
+        MenuButton menu = new MenuButton(Words.get("level.more"));
+        menu.getStyleClass().addAll("flat", "small-button");
+        menu.setAccessibleText(Words.get("level.more.tip"));
+        menu.setTooltip(Parts.tooltip(Words.get("level.more.tip")));
+        menu.setId("level-more");
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        for (Reorient how : new Reorient[] {Reorient.MIRROR, Reorient.MIRROR_DOWN, Reorient.HALF}) {
+            menu.getItems().add(item(Words.of("reorient", how), () -> doors.reorient(how)));
+        }
+        menu.getItems().add(new SeparatorMenuItem());
+        for (StartKind what : StartKind.values()) {
+            menu.getItems().add(item(Words.of("again", what), () -> doors.startAgain(what)));
+        }
+        return menu;
+    }
+
+    private static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    private void typed() {
+        String text = angle.getText()
+                .replace('−', '-')
+                .replace("°", "")
+                .replace(',', '.')
+                .strip();
+        try {
+            turn(new Angle(Double.parseDouble(text)).degrees());
+        } catch (IllegalArgumentException e) {
+            doors.notAnAngle(angle.getText());
+        }
+        angle.setText(words(shown));
+    }
+
+    private void turn(double degrees) {
+        doors.turned(degrees, false);
+        doors.letGo();
+    }
+
+    Node node() {
+        return node;
+    }
+
+    Vernier vernier() {
+        return vernier;
+    }
+
+    void show(Angle now) {
+        shown = now.degrees();
+        vernier.show(shown);
+        if (!angle.isFocused()) {
+            angle.setText(words(shown));
+        }
+        asShot.setDisable(shown == 0);
+    }
+
+    void markTracing(boolean isOn) {
+        trace.setSelected(isOn);
+    }
+
+    void setEnabled(boolean isEnabled) {
+        node.setDisable(!isEnabled);
+    }
+
+    private static String words(double degrees) {
+        return Words.get("level.degrees", Words.number(degrees, 2));
+    }
+}

@@ -1,0 +1,165 @@
+package nexa.desktop.easel;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import javafx.scene.input.MouseEvent;
+import nexa.core.crop.DrawCrop;
+import nexa.core.crop.PutOnGuide;
+import nexa.core.crop.Resize;
+import nexa.core.format.Format;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.level.Trace;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Words;
+
+/** What can be drawn on the photo: a line to level by, a crop anew, the subject. Each is for one drag. */
+final class Tools {
+    /** A drag shorter than this, in screen pixels, marks the subject without a radius. */
+    private static final double CLICK = 6;
+
+    private final ShootSession session;
+    private final Room room;
+    private final Hand hand;
+    private final Tracing tracing;
+    private final Consumer<String> say;
+    private Optional<Tool> inHand = Optional.empty();
+
+    /** The tools, for what is to be marked. */
+    enum Tool {
+        TRACE,
+        DRAW,
+        SUBJECT
+    }
+
+    Tools(ShootSession session, Room room, Hand hand, Consumer<String> say, Consumer<Trace> traced) {
+        this.session = session;
+        this.room = room;
+        this.hand = hand;
+        this.say = say;
+        this.tracing = new Tracing(session, room, say, traced);
+    }
+
+    Tracing tracing() {
+        return tracing;
+    }
+
+    Optional<Tool> inHand() {
+        return hand.hasTool() ? inHand : Optional.empty();
+    }
+
+    /** Takes a tool into the hand, or puts it down again. */
+    void take(Tool tool) {
+        if (inHand().equals(Optional.of(tool)) || session.crop().isEmpty()) {
+            putDown();
+            return;
+        }
+        inHand = Optional.of(tool);
+        hand.take(Optional.of(
+                switch (tool) {
+                    case TRACE -> new DragTool(tracing, true);
+                    case DRAW -> new DragTool(new Drawing(), false);
+                    case SUBJECT -> new DragTool(new Marking(), false);
+                }));
+        say.accept(Words.of("tool", tool));
+    }
+
+    void putDown() {
+        if (hand.hasTool()) {
+            say.accept("");
+        }
+        inHand = Optional.empty();
+        hand.take(Optional.empty());
+    }
+
+    /** The crop slid so that the subject lies on the nearest crossing of thirds. */
+    void putSubjectOnCrossing() {
+        session.crop()
+                .ifPresent(crop -> crop.photo()
+                        .subject()
+                        .ifPresent(subject -> hand.commit(
+                                Edit.Kind.PUT_ON_GUIDE,
+                                PutOnGuide.point(
+                                        crop.outline(),
+                                        crop.crop(),
+                                        subject.in(crop.photo().size())))));
+    }
+
+    void clearSubject() {
+        session.photo()
+                .ifPresent(photo -> session.edit(
+                        Edit.Kind.SUBJECT,
+                        shoot -> shoot.with(photo.file(), before -> before.withSubject(Optional.empty()))));
+    }
+
+    /** Draws the crop anew. */
+    private final class Drawing implements DragTool.Use {
+        @Override
+        public void during(Point from, Point to, MouseEvent event) {
+            drawn(from, to, event).ifPresent(crop -> hand.draft(Edit.Kind.DRAW, crop));
+        }
+
+        @Override
+        public void done(Point from, Point to, MouseEvent event) {
+            say.accept("");
+            hand.finish();
+        }
+
+        private Optional<Crop> drawn(Point from, Point to, MouseEvent event) {
+            PhotoCrop now = session.crop().orElseThrow();
+            Projection projection = room.projection().orElseThrow();
+            boolean fromCentre = event.isAltDown() || event.isControlDown();
+            return new DrawCrop(
+                            now.outline(),
+                            projection.toPhoto(from),
+                            fromCentre ? Resize.Anchor.CENTRE : Resize.Anchor.OPPOSITE,
+                            ratio(now.format(), now.photo()))
+                    .to(projection.toPhoto(to));
+        }
+
+        private static OptionalDouble ratio(Format format, Photo photo) {
+            return format.ratio().isFree()
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(
+                            format.ratioFor(photo.size(), photo.size().orientation()));
+        }
+    }
+
+    /** Marks the subject: a click sets the point, a drag its radius too. */
+    private final class Marking implements DragTool.Use {
+        @Override
+        public void during(Point from, Point to, MouseEvent event) {
+            Projection projection = room.projection().orElseThrow();
+            Point at = projection.toPhoto(from);
+            double radius = from.distance(to) < CLICK ? 0 : at.distance(projection.toPhoto(to));
+            room.overlay().onPhoto().show(Optional.of(new PhotoLayer.Spot(at, radius)));
+        }
+
+        @Override
+        public void done(Point from, Point to, MouseEvent event) {
+            say.accept("");
+            Projection projection = room.projection().orElseThrow();
+            Photo photo = session.photo().orElseThrow();
+            Size size = photo.size();
+            Point at = projection.toPhoto(from);
+            double radius = at.distance(projection.toPhoto(to)) / size.shortSide();
+            Point share = new Point(within(at.x() / size.width()), within(at.y() / size.height()));
+            OptionalDouble circle =
+                    from.distance(to) < CLICK ? OptionalDouble.empty() : OptionalDouble.of(Math.min(1, radius));
+            session.edit(
+                    Edit.Kind.SUBJECT,
+                    shoot -> shoot.with(
+                            photo.file(), before -> before.withSubject(Optional.of(new Subject(share, circle)))));
+        }
+
+        private static double within(double share) {
+            return Math.max(0, Math.min(1, share));
+        }
+    }
+}

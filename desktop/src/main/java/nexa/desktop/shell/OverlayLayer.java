@@ -1,0 +1,58 @@
+package nexa.desktop.shell;
+
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** Panels over the window, one at a time. The focus goes back to where it was. */
+final class OverlayLayer implements Overlays {
+    private final StackPane window;
+    private Optional<StackPane> veil = Optional.empty();
+    private Optional<Node> focusBefore = Optional.empty();
+
+    OverlayLayer(StackPane window) {
+        this.window = window;
+    }
+
+    @Override
+    public void show(Region panel) {
+        close();
+        focusBefore = Optional.ofNullable(window.getScene().getFocusOwner());
+        StackPane place = new StackPane(panel);
+        place.getStyleClass().add("panel-veil");
+        panel.getStyleClass().add("panel");
+        panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        place.setOnMouseClicked(event -> {
+            if (event.getTarget() == place) {
+                close();
+            }
+        });
+        // A filter: some controls take the key for themselves even when they have nothing to close.
+        place.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                close();
+                event.consume();
+            }
+        });
+        veil = Optional.of(place);
+        window.getChildren().add(place);
+        panel.setFocusTraversable(true);
+        panel.requestFocus();
+    }
+
+    @Override
+    public void close() {
+        veil.ifPresent(shown -> {
+            window.getChildren().remove(shown);
+            focusBefore.ifPresent(Node::requestFocus);
+        });
+        veil = Optional.empty();
+    }
+
+    boolean isOpen() {
+        return veil.isPresent();
+    }
+}

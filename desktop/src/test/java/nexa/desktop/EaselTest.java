@@ -1,0 +1,308 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import nexa.core.format.Format;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import nexa.core.shoot.Photo;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Everything that is done to one photo on the easel, with real input. */
+class EaselTest extends WindowTest {
+    private Path folder;
+
+    @BeforeEach
+    void openSample() throws Exception {
+        folder = sample();
+        open(folder);
+        goToEasel("fern-0141.jpg");
+    }
+
+    @Test
+    void aTracedLineLevelsAndTurningBackGivesTheFirstCrop() {
+        double before = angle();
+        Crop first = crop();
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        Bounds room = placeOf(".room");
+        drag(room.getCenterX() - 200, room.getCenterY(), MouseButton.PRIMARY)
+                .moveTo(room.getCenterX() + 200, room.getCenterY() + 14)
+                .drop();
+        waitFor(() -> angle() != before);
+        assertThat(angle()).isCloseTo(before - 2.0, within(0.3));
+        assertThat(isSelected("#trace")).as("the tool is for one line").isFalse();
+        assertThat(words()).contains("1 line traced");
+
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> angle() == before);
+        assertThat(crop()).isEqualTo(first);
+    }
+
+    @Test
+    void linesThatDisagreeTurnNothingUntilOneIsChosen() {
+        Bounds room = placeOf(".room");
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        drag(room.getCenterX() - 200, room.getCenterY(), MouseButton.PRIMARY)
+                .moveTo(room.getCenterX() + 200, room.getCenterY() + 21)
+                .drop();
+        waitFor(() -> !isSelected("#trace"));
+        awaitStill();
+        double byFirst = angle();
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        press(KeyCode.CONTROL);
+        drag(room.getCenterX() - 200, room.getCenterY() + 80, MouseButton.PRIMARY)
+                .moveTo(room.getCenterX() + 200, room.getCenterY() + 120)
+                .drop();
+        release(KeyCode.CONTROL);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("These lines differ by")));
+        assertThat(angle()).isEqualTo(byFirst);
+        clickOn(lookup(".trace-bar .button").queryAll().stream()
+                .filter(node -> ((Labeled) node).getText().startsWith("By the one"))
+                .findFirst()
+                .orElseThrow());
+        waitFor(() -> words().contains("1 line traced"));
+    }
+
+    @Test
+    void aLineTooShortToMeanAnythingSaysSoAndDoesNothing() {
+        double before = angle();
+        Bounds room = placeOf(".room");
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        drag(room.getCenterX(), room.getCenterY(), MouseButton.PRIMARY)
+                .moveBy(30, 4)
+                .drop();
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("That line is too short")));
+        assertThat(angle()).isEqualTo(before);
+    }
+
+    @Test
+    void theVernierKeysATypedAngleAndADragOutsideTurnThePhoto() {
+        double before = angle();
+        Bounds vernier = placeOf("#vernier");
+        drag(vernier.getCenterX(), vernier.getCenterY(), MouseButton.PRIMARY)
+                .moveBy(64, 0)
+                .drop();
+        waitFor(() -> angle() != before);
+        assertThat(angle()).isCloseTo(before + 2, within(0.1));
+        double afterDrag = angle();
+
+        push(KeyCode.RIGHT);
+        push(KeyCode.RIGHT);
+        waitFor(() -> angle() > afterDrag);
+        assertThat(angle()).as("arrow keys on the vernier go by hundredths").isCloseTo(afterDrag + 0.02, within(1e-9));
+
+        type("#angle", "−3.25°");
+        waitFor(() -> angle() == -3.25);
+        assertThat(angle()).isEqualTo(-3.25);
+
+        awaitStill();
+        Bounds room = placeOf(".room");
+        Bounds edge = placeOf(".crop-edge");
+        Point2D outside = new Point2D(edge.getMinX() - 40, room.getCenterY());
+        drag(outside.getX(), outside.getY(), MouseButton.PRIMARY).moveBy(0, -40).drop();
+        waitFor(() -> angle() != -3.25);
+        assertThat(angle()).as("up on the left turns clockwise").isGreaterThan(-3.25 + 2);
+        assertThat(session().photo().orElseThrow().outline().contains(crop(), 1e-6))
+                .isTrue();
+
+        doubleClickOn("#vernier");
+        waitFor(() -> angle() == 0);
+        assertThat(angle()).isZero();
+    }
+
+    @Test
+    void quartersAndMirroringTakeTheCropAlong() {
+        dragBy("#handle-bottom_right", -160, -120);
+        Crop before = crop();
+        push(KeyCode.CONTROL, KeyCode.RIGHT);
+        waitFor(() -> photo().turn().degrees() == 90);
+        assertThat(crop().size().width()).isCloseTo(before.size().height(), within(1e-6));
+        clickOn("#reorient-left");
+        waitFor(() -> photo().turn().degrees() == 0);
+        assertSame(crop(), before);
+        clickOn("#level-more").clickOn("Mirror left to right");
+        waitFor(() -> photo().isMirrored());
+        assertThat(crop().centre().x())
+                .isCloseTo(photo().size().width() - before.centre().x(), within(1e-6));
+    }
+
+    @Test
+    void aCropIsDrawnAnewTheWayTheDragLeads() {
+        awaitStill();
+        Bounds room = placeOf(".room");
+        push(KeyCode.N);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Draw the crop anew.")));
+        drag(room.getCenterX() - 60, room.getCenterY() - 150, MouseButton.PRIMARY)
+                .moveBy(130, 260)
+                .drop();
+        waitFor(() -> crop().size().ratio() < 1);
+        assertThat(crop().size().ratio()).isCloseTo(0.75, within(1e-9));
+        push(KeyCode.W);
+        waitFor(() -> crop().size().ratio() > 1);
+        assertThat(session().historyProperty().get().edits()).hasSize(2);
+    }
+
+    @Test
+    void numbersAreTypedInPixelsAndOnPaper() {
+        type("#number-width", "1200");
+        waitFor(() -> crop().size().width() == 1200);
+        assertThat(crop().size().height()).isCloseTo(900, within(1e-9));
+        awaitStill();
+        type("#number-width", "8 cm");
+        waitFor(() -> crop().size().width() < 1000);
+        assertThat(crop().size().width()).isCloseTo(8 / 2.54 * 300, within(1e-6));
+        type("#number-width", "90000");
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("The photo's edges")));
+        assertThat(session().photo().orElseThrow().outline().contains(crop(), 1e-6))
+                .isTrue();
+        type("#number-left", "wide");
+        waitFor(() -> words().stream().anyMatch(text -> text.contains("“wide” can’t be used here")));
+    }
+
+    @Test
+    void guidesAreSteppedLaidTogetherTurnedAndKeptForTheNextRun() throws Exception {
+        push(KeyCode.G);
+        waitFor(() -> isSelected("#guide-golden"));
+        assertThat(isSelected("#guide-thirds")).isFalse();
+        clickOn("#guide-spiral");
+        waitFor(() -> isSelected("#guide-spiral"));
+        interact(() -> lookup(".room").query().requestFocus());
+        push(KeyCode.T);
+        press(KeyCode.CONTROL).clickOn("#guide-thirds").release(KeyCode.CONTROL);
+        waitFor(() -> isSelected("#guide-thirds"));
+        assertThat(isSelected("#guide-spiral")).isTrue();
+        closeAndReopen(folder);
+        goToEasel("fern-0141.jpg");
+        assertThat(isSelected("#guide-spiral")).isTrue();
+        assertThat(isSelected("#guide-thirds")).isTrue();
+    }
+
+    @Test
+    void withThePhotoHeldStillTheCropGoesWithThePointer() {
+        dragBy("#handle-bottom_right", -160, -120);
+        push(KeyCode.Q);
+        waitFor(() -> isSelected("#holds-photo"));
+        awaitStill();
+        Crop before = crop();
+        Bounds edge = placeOf(".crop-edge");
+        drag(edge.getCenterX(), edge.getCenterY(), MouseButton.PRIMARY)
+                .moveBy(50, 20)
+                .drop();
+        waitFor(() -> !crop().equals(before));
+        assertThat(crop().centre().x()).isGreaterThan(before.centre().x());
+        Bounds moved = placeOf(".crop-edge");
+        assertThat(moved.getCenterX()).isCloseTo(edge.getCenterX() + 50, within(3.0));
+    }
+
+    @Test
+    void zoomedInHandlesPlaceEdgesToThePixelAndTheViewStays() {
+        dragBy("#handle-bottom_right", -300, -225);
+        awaitStill();
+        Bounds handle = placeOf("#handle-bottom_right");
+        moveTo(handle.getCenterX() - 5, handle.getCenterY() - 5);
+        double fitted = placeOf(".crop-edge").getWidth();
+        push(KeyCode.DIGIT0);
+        waitFor(() -> placeOf(".crop-edge").getWidth() > fitted + 10);
+        awaitStill();
+        assertThat(placeOf(".crop-edge").getWidth()).isCloseTo(crop().size().width(), within(4.0));
+        Bounds grip = placeOf("#handle-bottom_right");
+        Crop before = crop();
+        drag(grip.getCenterX(), grip.getCenterY(), MouseButton.PRIMARY)
+                .moveBy(-40, -30)
+                .drop();
+        waitFor(() -> !crop().equals(before));
+        assertThat(crop().size().width())
+                .as("a screen pixel is a pixel of the photo")
+                .isCloseTo(before.size().width() - 40, within(2.0));
+        push(KeyCode.DIGIT0);
+        waitFor(() -> placeOf(".crop-edge").getWidth() < crop().size().width());
+    }
+
+    @Test
+    void formatsAreAddedChangedAndRemovedAndUndone() {
+        List<Format> before = session().shoot().formats();
+        clickOn("#add-format").clickOn("A new format");
+        waitFor(() -> lookup("#format-name").tryQuery().isPresent());
+        type("#format-name", "Cinema");
+        waitFor(() -> session().format().name().equals("Cinema"));
+        clickOn("#format-papers").clickOn("A6, 105 × 148 mm");
+        waitFor(() -> session().format().ratio().toString().equals("148:105"));
+        push(KeyCode.ESCAPE);
+        waitFor(() -> lookup("#format-name").tryQuery().isEmpty());
+        assertThat(crop().size().ratio()).isCloseTo(148 / 105.0, within(1e-9));
+        assertThat(session().photo().map(Photo::file))
+                .as("the view stays where it was")
+                .hasValue("fern-0141.jpg");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> session().shoot().formats().equals(before));
+        assertThat(session().shoot().formats()).isEqualTo(before);
+    }
+
+    @Test
+    void theSubjectIsMarkedAndPutOnACrossing() {
+        dragBy("#handle-bottom_right", -320, -240);
+        awaitStill();
+        Bounds room = placeOf(".room");
+        push(KeyCode.P);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Click on the subject")));
+        drag(room.getCenterX() - 30, room.getCenterY() - 20, MouseButton.PRIMARY)
+                .moveBy(60, 0)
+                .drop();
+        waitFor(() -> photo().subject().isPresent()
+                && photo().subject().get().radius().isPresent());
+        rightClickOn(room.getCenterX(), room.getCenterY()).clickOn("Put the subject on the nearest crossing");
+        Point subject = photo().subject().orElseThrow().in(photo().size());
+        waitFor(() -> isOnThird(crop().placeOf(subject, photo().angle())));
+    }
+
+    private static boolean isOnThird(Point place) {
+        double across = Math.min(Math.abs(place.x() - 1.0 / 3), Math.abs(place.x() - 2.0 / 3));
+        double down = Math.min(Math.abs(place.y() - 1.0 / 3), Math.abs(place.y() - 2.0 / 3));
+        return across < 1e-6 && down < 1e-6;
+    }
+
+    private Photo photo() {
+        return session().photo().orElseThrow();
+    }
+
+    private double angle() {
+        return photo().angle().degrees();
+    }
+
+    private boolean isSelected(String query) {
+        return lookup(query).<ToggleButton>query().isSelected();
+    }
+
+    private Bounds placeOf(String query) {
+        Node node = lookup(query).query();
+        return node.localToScreen(node.getBoundsInLocal());
+    }
+
+    private void type(String query, String text) {
+        Optional<TextField> field = lookup(query).tryQuery();
+        interact(() -> {
+            field.orElseThrow().requestFocus();
+            field.orElseThrow().setText(text);
+        });
+        push(KeyCode.ENTER);
+    }
+}

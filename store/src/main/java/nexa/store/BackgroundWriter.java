@@ -1,0 +1,47 @@
+package nexa.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * Writes a small file of the photographer's in the background, whole each time. One that cannot be written is let be: the
+ * next change tries again.
+ */
+final class BackgroundWriter implements AutoCloseable {
+    private final Path file;
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
+        Thread worker = new Thread(task, "small files");
+        worker.setDaemon(true);
+        return worker;
+    });
+
+    BackgroundWriter(Path file) {
+        this.file = file;
+    }
+
+    void write(byte[] contents) {
+        thread.execute(() -> {
+            try {
+                Files.createDirectories(file.getParent());
+                AtomicFile.write(file, contents);
+            } catch (IOException e) {
+                // As said above.
+            }
+        });
+    }
+
+    /** Waits until all is written. */
+    @Override
+    public void close() {
+        thread.shutdown();
+        try {
+            thread.awaitTermination(10, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
