@@ -7,11 +7,17 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -25,6 +31,7 @@ final class Shots {
     private final Stage stage;
     private final Shell shell;
     private final Path folder;
+    private final Robot robot = new Robot();
     private final Deque<Map.Entry<String, Runnable>> views = new ArrayDeque<>();
 
     Shots(Stage stage, Shell shell, Path folder) {
@@ -37,8 +44,40 @@ final class Shots {
         views.add(Map.entry("easel", () -> {
             shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
             shell.go("easel");
+            fire("#guide-spiral");
         }));
-        views.add(Map.entry("hand-over", () -> shell.go("handover")));
+        views.add(Map.entry("easel-turning", this::holdVernier));
+        views.add(Map.entry("format-editor", () -> {
+            robot.mouseRelease(MouseButton.PRIMARY);
+            ((MenuButton) find("#add-format")).getItems().get(0).fire();
+        }));
+        views.add(Map.entry("print-help", () -> {
+            fire("#close-panel");
+            shell.session().orElseThrow().undo();
+            fire("#print-help");
+        }));
+        views.add(Map.entry("hand-over", () -> {
+            fire("#close-panel");
+            shell.session().orElseThrow().undo();
+            shell.go("handover");
+        }));
+    }
+
+    private Node find(String query) {
+        return Objects.requireNonNull(stage.getScene().lookup(query), query);
+    }
+
+    private void fire(String query) {
+        ((ButtonBase) find(query)).fire();
+    }
+
+    /** Turns the photo a little by the vernier, and keeps hold of it. */
+    private void holdVernier() {
+        Bounds vernier = find("#vernier").localToScreen(find("#vernier").getBoundsInLocal());
+        robot.mouseMove(vernier.getCenterX(), vernier.getCenterY());
+        robot.mousePress(MouseButton.PRIMARY);
+        robot.mouseMove(vernier.getCenterX() + 20, vernier.getCenterY());
+        robot.mouseMove(vernier.getCenterX() + 40, vernier.getCenterY());
     }
 
     void take() {
@@ -70,13 +109,12 @@ final class Shots {
     }
 
     private void save(String name) {
-        WritableImage image = new Robot()
-                .getScreenCapture(
-                        null,
-                        stage.getX() + stage.getScene().getX(),
-                        stage.getY() + stage.getScene().getY(),
-                        stage.getScene().getWidth(),
-                        stage.getScene().getHeight());
+        WritableImage image = robot.getScreenCapture(
+                null,
+                stage.getX() + stage.getScene().getX(),
+                stage.getY() + stage.getScene().getY(),
+                stage.getScene().getWidth(),
+                stage.getScene().getHeight());
         try {
             Files.createDirectories(folder);
             ImageIO.write(

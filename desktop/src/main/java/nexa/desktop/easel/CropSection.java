@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -55,11 +56,9 @@ final class CropSection {
         add(grid, Field.TOP, "desk.top", 2, 1);
         HBox heading = new HBox(6, Parts.label(Words.get("desk.crop"), "section-title"), Parts.spacer(), inPercent);
         heading.setAlignment(Pos.CENTER_LEFT);
-        HBox foot = new HBox(
-                6,
-                new VBox(0, output, detail),
-                Parts.spacer(),
-                Parts.button("desk.print", doors::printHelp, "small-button"));
+        Button print = Parts.button("desk.print", doors::printHelp, "small-button");
+        print.setId("print-help");
+        HBox foot = new HBox(6, new VBox(0, output, detail), Parts.spacer(), print);
         foot.setAlignment(Pos.CENTER_LEFT);
         node = new VBox(5, heading, grid, foot);
         node.getStyleClass().add("desk-section");

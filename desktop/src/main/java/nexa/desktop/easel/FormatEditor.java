@@ -64,10 +64,7 @@ final class FormatEditor extends VBox {
         getStyleClass().add("format-editor");
         setSpacing(12);
         HBox heading = new HBox(
-                12,
-                Parts.label(Words.get("editor.title"), "page-title"),
-                Parts.spacer(),
-                Parts.button("panel.close", close, "small-button"));
+                12, Parts.label(Words.get("editor.title"), "page-title"), Parts.spacer(), Parts.closeButton(close));
         heading.setAlignment(Pos.CENTER_LEFT);
         prepare();
         GridPane grid = new GridPane();

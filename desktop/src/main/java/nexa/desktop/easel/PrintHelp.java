@@ -6,7 +6,6 @@ import java.util.OptionalDouble;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -44,7 +43,7 @@ final class PrintHelp extends VBox {
         Label title = Parts.label(Words.get("print.title"), "page-title");
         Label what = Parts.label(
                 Words.get("print.crop", Words.number(size.width(), 0), Words.number(size.height(), 0)), "quiet");
-        HBox heading = new HBox(12, title, what, Parts.spacer(), closeButton(close));
+        HBox heading = new HBox(12, title, what, Parts.spacer(), Parts.closeButton(close));
         heading.setAlignment(Pos.BASELINE_LEFT);
         table.setHgap(18);
         table.setVgap(5);
@@ -63,10 +62,6 @@ final class PrintHelp extends VBox {
                                         Words.number(ppi, 0),
                                         metres(ViewingDistance.sharpFrom(ppi))))));
         fill(ViewingDistance.Use.MAGAZINE.centimetres());
-    }
-
-    private static Button closeButton(Runnable close) {
-        return Parts.button("panel.close", close, "small-button");
     }
 
     /** From how far it is looked at: a use by name, or a distance. */

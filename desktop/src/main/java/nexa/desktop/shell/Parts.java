@@ -41,6 +41,13 @@ public final class Parts {
         return button;
     }
 
+    /** The button that closes a panel. */
+    public static Button closeButton(Runnable close) {
+        Button button = button("panel.close", close, "small-button");
+        button.setId("close-panel");
+        return button;
+    }
+
     public static ToggleButton toggle(String key, String... styles) {
         ToggleButton button = new ToggleButton(Words.get(key));
         button.getStyleClass().addAll(styles);
