@@ -59,6 +59,9 @@ public final class Crops {
         if (result.hasTooFewPixels()) {
             warnings.add(PhotoCrop.Warning.TOO_FEW_PIXELS);
         }
+        if (result.cutsSubject()) {
+            warnings.add(PhotoCrop.Warning.SUBJECT_CUT);
+        }
         return new PhotoCrop(photo, format, state, crop, limited, warnings);
     }
 

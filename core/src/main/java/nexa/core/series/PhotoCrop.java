@@ -6,6 +6,7 @@ import nexa.core.format.Format;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
 
@@ -29,7 +30,9 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
         /** The stored size was off the format's ratio by more than 0.1 % and was brought to it. */
         RATIO_MENDED,
         /** The result needs more pixels than the crop has. */
-        TOO_FEW_PIXELS
+        TOO_FEW_PIXELS,
+        /** The subject lies outside the crop, or is cut by its edge. */
+        SUBJECT_CUT
     }
 
     public PhotoCrop {
@@ -59,6 +62,23 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
         // Half a pixel is what rounding the result's size may add.
         return output().width() > crop.size().width() + 0.5
                 || output().height() > crop.size().height() + 0.5;
+    }
+
+    /** Whether the subject lies outside the crop, or its circle is cut by the crop's edge. */
+    boolean cutsSubject() {
+        return SubjectSpot.of(photo)
+                .map(spot -> {
+                    Point place = crop.placeOf(spot.at(), photo.angle());
+                    double radius = spot.radius().orElse(0);
+                    double across = radius / crop.size().width();
+                    double down = radius / crop.size().height();
+                    boolean isIn = place.x() >= across
+                            && place.x() <= 1 - across
+                            && place.y() >= down
+                            && place.y() <= 1 - down;
+                    return !isIn;
+                })
+                .orElse(false);
     }
 
     /** The pixels an inch of paper gets before any enlarging; empty without a paper size. */

@@ -29,6 +29,10 @@ public sealed interface Placement {
             return !tune.equals(Tune.NONE);
         }
 
+        public Follow withAccepted(boolean nowAccepted) {
+            return new Follow(tune, carry, wish, nowAccepted);
+        }
+
         public Follow withTune(Tune newTune) {
             return new Follow(newTune, carry, wish, isAccepted);
         }

@@ -1,0 +1,139 @@
+package nexa.core.series;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.format.Format;
+import nexa.core.geometry.Orientation;
+import nexa.core.shoot.Carry;
+import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Tune;
+import nexa.core.shoot.Wish;
+
+/**
+ * Makes photos follow a lead.
+ *
+ * @param lead the photo that leads; it becomes its orientation's lead if it is not yet
+ * @param format in which format
+ * @param what followers take from the lead
+ * @param copiesAngle whether they are also turned by the lead's angle, once
+ * @param takesBack whether own and tuned crops follow again; else they are left as they are
+ */
+public record CarryAcross(String lead, String format, Set<Carry> what, boolean copiesAngle, boolean takesBack) {
+    public CarryAcross {
+        what = Set.copyOf(what);
+    }
+
+    /**
+     * What comes of it.
+     *
+     * @param shoot the shoot with the photos following
+     * @param wide how many wide photos follow, square ones with them
+     * @param tall how many tall ones
+     * @param limited the files that their photo's edges keep from what the lead asks for
+     * @param withoutSubject the files that use the position because they have no subject, though the lead has one
+     * @param left the files left as they are
+     */
+    public record Outcome(
+            Shoot shoot, int wide, int tall, List<String> limited, List<String> withoutSubject, List<String> left) {
+        public int followers() {
+            return wide + tall;
+        }
+    }
+
+    /** Carries the lead's crop to photos. Those not read yet, and leads, are left alone. */
+    public Outcome to(Shoot shoot, Collection<String> files) {
+        Shoot led = Leads.make(shoot, lead, format);
+        Crops before = new Crops(led);
+        Format in = led.format(format);
+        Map<String, Photo> followers = new HashMap<>();
+        List<String> left = new ArrayList<>();
+        int wide = 0;
+        for (String file : files) {
+            Photo photo = led.photo(file);
+            if (photo.pixels().isEmpty() || in.leads().containsValue(file)) {
+                continue;
+            }
+            if (!takesBack && isByHand(photo)) {
+                left.add(file);
+                continue;
+            }
+            followers.put(file, follower(photo, before.of(photo, in), led.photo(lead)));
+            wide += photo.size().orientation() == Orientation.WIDE ? 1 : 0;
+        }
+        Shoot carried = led.withChanged(followers);
+        return outcome(carried, followers, wide, left);
+    }
+
+    private Outcome outcome(Shoot carried, Map<String, Photo> followers, int wide, List<String> left) {
+        Crops after = new Crops(carried);
+        Format in = carried.format(format);
+        boolean usesSubject =
+                what.contains(Carry.SUBJECT) && carried.photo(lead).subject().isPresent();
+        List<String> limited = new ArrayList<>();
+        List<String> withoutSubject = new ArrayList<>();
+        for (Photo follower : followers.values()) {
+            if (after.of(follower, in).isLimited()) {
+                limited.add(follower.file());
+            }
+            if (usesSubject && follower.subject().isEmpty()) {
+                withoutSubject.add(follower.file());
+            }
+        }
+        return new Outcome(carried, wide, followers.size() - wide, limited, withoutSubject, left);
+    }
+
+    private boolean isByHand(Photo photo) {
+        Placement placement = photo.entry(format).placement();
+        return placement instanceof Placement.Own || placement instanceof Placement.Follow follow && follow.isTuned();
+    }
+
+    private Photo follower(Photo photo, PhotoCrop now, Photo from) {
+        boolean keepsSome = !what.containsAll(Set.of(Carry.values()));
+        Optional<Wish> own = keepsSome ? Optional.of(Wish.of(now.crop(), photo.size())) : Optional.empty();
+        CropEntry entry = new CropEntry(
+                new Placement.Follow(Tune.NONE, what, own, false),
+                photo.entry(format).turn(),
+                false);
+        Photo following = photo.withEntry(format, entry);
+        return copiesAngle ? following.withAngle(from.angle()) : following;
+    }
+
+    /** The shoot with photos that were let go, or tuned, following again, without a tune. */
+    public static Shoot again(Shoot shoot, Set<String> files, String format) {
+        Shoot following = shoot;
+        for (String file : files) {
+            Photo photo = shoot.photo(file);
+            boolean isLead = shoot.format(format).leads().containsValue(file);
+            boolean hasLead = photo.pixels().isPresent()
+                    && shoot.leadFor(shoot.format(format), photo.size().orientation())
+                            .isPresent();
+            if (isLead || !hasLead) {
+                continue;
+            }
+            CropEntry entry = photo.entry(format);
+            Placement.Follow follow = entry.placement() instanceof Placement.Follow before
+                    ? before.withTune(Tune.NONE).withAccepted(false)
+                    : new Placement.Follow(Tune.NONE, Set.of(Carry.values()), Optional.empty(), false);
+            CropEntry again =
+                    new CropEntry(follow, follow == entry.placement() ? entry.turn() : Optional.empty(), false);
+            following = following.with(file, before -> before.withEntry(format, again));
+        }
+        return following;
+    }
+
+    /** The shoot with own crops following again as they are: what differs from the lead becomes their tune. */
+    public static Shoot againTuned(Shoot shoot, String file, String format) {
+        PhotoCrop shown = new Crops(shoot).of(shoot.photo(file), shoot.format(format));
+        Shoot following = again(shoot, Set.of(file), format);
+        boolean follows = following.photo(file).entry(format).placement() instanceof Placement.Follow;
+        return follows ? new Adjust(following, file, format).to(shown.crop()) : shoot;
+    }
+}
