@@ -56,9 +56,15 @@ final class Shots {
             shell.session().orElseThrow().undo();
             fire("#print-help");
         }));
-        views.add(Map.entry("hand-over", () -> {
+        views.add(Map.entry("carry", () -> {
             fire("#close-panel");
-            shell.session().orElseThrow().undo();
+            fire("#carry");
+        }));
+        views.add(Map.entry("line-up", () -> {
+            fire("#close-panel");
+            shell.go("lineup");
+        }));
+        views.add(Map.entry("hand-over", () -> {
             shell.go("handover");
         }));
     }

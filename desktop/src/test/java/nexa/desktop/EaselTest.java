@@ -29,7 +29,7 @@ class EaselTest extends WindowTest {
     void openSample() throws Exception {
         folder = sample();
         open(folder);
-        goToEasel("fern-0141.jpg");
+        goToEasel("fern-0169.jpg");
     }
 
     @Test
@@ -189,7 +189,7 @@ class EaselTest extends WindowTest {
         waitFor(() -> isSelected("#guide-thirds"));
         assertThat(isSelected("#guide-spiral")).isTrue();
         closeAndReopen(folder);
-        goToEasel("fern-0141.jpg");
+        goToEasel("fern-0169.jpg");
         assertThat(isSelected("#guide-spiral")).isTrue();
         assertThat(isSelected("#guide-thirds")).isTrue();
     }
@@ -249,7 +249,7 @@ class EaselTest extends WindowTest {
         assertThat(crop().size().ratio()).isCloseTo(148 / 105.0, within(1e-9));
         assertThat(session().photo().map(Photo::file))
                 .as("the view stays where it was")
-                .hasValue("fern-0141.jpg");
+                .hasValue("fern-0169.jpg");
         push(KeyCode.CONTROL, KeyCode.Z);
         push(KeyCode.CONTROL, KeyCode.Z);
         push(KeyCode.CONTROL, KeyCode.Z);

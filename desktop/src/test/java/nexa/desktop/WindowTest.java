@@ -168,13 +168,10 @@ abstract class WindowTest extends ApplicationTest {
             });
         } catch (TimeoutException e) {
             Node focus = stage.getScene().getFocusOwner();
+            String file =
+                    shell.session().flatMap(open -> open.photoProperty().get()).orElse("none");
             throw new AssertionError(
-                    "it did not come to this within 30 s; the focus is on " + focus + ", the photo is "
-                            + shell.session().flatMap(ShootSession::photo) + ", its crop "
-                            + shell.session().flatMap(ShootSession::crop) + ", unreadable are "
-                            + shell.session()
-                                    .map(open -> open.readingProperty().get().problems()),
-                    e);
+                    "it did not come to this within 30 s; the focus is on " + focus + ", the photo is " + file, e);
         }
     }
 }

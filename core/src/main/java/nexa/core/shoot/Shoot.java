@@ -133,6 +133,11 @@ public final class Shoot {
         return new Shoot(title, order, formats, changed);
     }
 
+    /** The shoot with its photos said to be in another order; see {@link #withPhotos}. */
+    public Shoot withOrder(Order newOrder) {
+        return new Shoot(title, newOrder, formats, photos);
+    }
+
     /** The shoot with other photos, in this order. */
     public Shoot withPhotos(List<Photo> newPhotos) {
         return new Shoot(title, order, formats, newPhotos);

@@ -22,6 +22,7 @@ import javafx.scene.shape.VLineTo;
 import nexa.core.crop.Handle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.shell.Words;
 
 /** What lies over the picture: the mat's veil, the crop's edge, the guide and the handles. */

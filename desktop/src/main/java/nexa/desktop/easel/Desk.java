@@ -1,6 +1,5 @@
 package nexa.desktop.easel;
 
-import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -13,14 +12,13 @@ final class Desk {
     private final GuideSection guides;
     private final CropSection crop;
 
-    Desk(LevelSection level, GuideSection guides, CropSection crop, List<Node> more) {
+    Desk(LevelSection level, GuideSection guides, CropSection crop, Node last) {
         this.level = level;
         this.guides = guides;
         this.crop = crop;
         node.getStyleClass().add("desk");
-        node.getChildren().addAll(level.node(), guides.node(), crop.node());
-        node.getChildren().addAll(more);
-        HBox.setHgrow(node.getChildren().get(node.getChildren().size() - 1), Priority.ALWAYS);
+        node.getChildren().addAll(level.node(), guides.node(), crop.node(), last);
+        HBox.setHgrow(last, Priority.ALWAYS);
     }
 
     Node node() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ButtonBase;
@@ -25,12 +26,17 @@ import nexa.core.format.Paper;
 import nexa.core.guide.Guide;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
+import nexa.core.series.CarryAcross;
+import nexa.core.series.Leads;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Reorient;
 import nexa.core.series.StartAgain;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.desktop.picture.GuideLayer;
+import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Overlays;
@@ -58,6 +64,7 @@ public final class EaselView extends View {
     private final Hand hand;
     private final Tools tools;
     private final Desk desk;
+    private final StepSection step;
     private final Label photoName = Parts.label("", "photo-tag-name");
     private final Label photoState = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
@@ -87,13 +94,14 @@ public final class EaselView extends View {
         this.messages = messages;
         this.room = new Room(session.pictures(), this::listenToHandle);
         this.hand = new Hand(session, room, this::draftChanged, this::gestureEnded);
+        this.step = new StepSection(new Stepping());
         this.traceBar = new TraceBar(new Traced());
         this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
         this.desk = new Desk(
                 new LevelSection(new Levelling()),
                 new GuideSection(settings),
                 new CropSection(new Numbers()),
-                List.of(new Region()));
+                step.node());
         this.formats = new FormatsColumn(session, kept, overlays, hand::turnCrop, new AroundSection(settings).node());
         this.proofs = new ProofStrip(session);
         node.setTop(proofs.node());
@@ -184,11 +192,13 @@ public final class EaselView extends View {
             room.show(crop.get());
             room.overlay().onPhoto().show(spot(crop.get().photo()));
             desk.show(crop.get());
+            step.show(session.shoot(), crop.get(), session.step(crop.get().photo(), session.format()));
             photoState.setText(Words.get(crop.get().isDone() ? "state.done" : "state.notDone"));
             readAhead();
         } else {
             room.showNothing(whyNothing());
             desk.clear();
+            step.clear();
             photoState.setText("");
         }
         desk.level().markTracing(tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
@@ -381,6 +391,57 @@ public final class EaselView extends View {
         }
     }
 
+    /** What the desk's part for the set asks for. */
+    private final class Stepping implements StepSection.Doors {
+        @Override
+        public void carry() {
+            EaselView.this.carry();
+        }
+
+        @Override
+        public void lead() {
+            change(Edit.Kind.LEAD, (shoot, file) -> Leads.make(shoot, file, format()));
+        }
+
+        @Override
+        public void noLead() {
+            change(Edit.Kind.LEAD, (shoot, file) -> Leads.takeAway(shoot, file, format()));
+        }
+
+        @Override
+        public void letGo() {
+            change(Edit.Kind.LET_GO, (shoot, file) -> Leads.letGo(shoot, Set.of(file), format()));
+        }
+
+        @Override
+        public void followAgain(boolean withTune) {
+            change(
+                    Edit.Kind.CARRY,
+                    (shoot, file) -> withTune
+                            ? CarryAcross.againTuned(shoot, file, format())
+                            : CarryAcross.again(shoot, Set.of(file), format()));
+        }
+
+        private void change(Edit.Kind kind, BiFunction<Shoot, String, Shoot> how) {
+            hand.finish();
+            session.photo()
+                    .filter(session::isReady)
+                    .ifPresent(photo -> session.edit(kind, shoot -> how.apply(shoot, photo.file())));
+            room.requestFocus();
+        }
+
+        private String format() {
+            return session.formatProperty().get();
+        }
+    }
+
+    private void carry() {
+        hand.finish();
+        session.photo()
+                .filter(session::isReady)
+                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays::close)));
+    }
+
     /** What the traced lines' bar asks for. */
     private final class Traced implements TraceBar.Doors {
         @Override
@@ -542,6 +603,7 @@ public final class EaselView extends View {
             case L -> tools.take(Tools.Tool.TRACE);
             case N -> tools.take(Tools.Tool.DRAW);
             case P -> tools.take(Tools.Tool.SUBJECT);
+            case C -> carry();
             case S -> mark(Mark.SELECT);
             case DELETE -> mark(Mark.OUT);
             case LEFT -> hand.arrow(-1, 0, key);

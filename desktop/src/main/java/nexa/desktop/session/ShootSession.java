@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -13,7 +14,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
+import nexa.core.series.Done;
+import nexa.core.series.Look;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.Step;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
 import nexa.core.shoot.Photo;
@@ -38,6 +42,7 @@ public final class ShootSession {
     private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>(History.EMPTY);
     private final ReadOnlyObjectWrapper<ShootReading> reading = new ReadOnlyObjectWrapper<>(ShootReading.none());
     private final ObjectProperty<Optional<String>> photo = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Set<String>> chosen = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<String> format;
     private final Thread reader;
     private Crops crops;
@@ -131,6 +136,11 @@ public final class ShootSession {
         return photo;
     }
 
+    /** The files of the photos that the next action on the sheet is for. */
+    public ObjectProperty<Set<String>> chosenProperty() {
+        return chosen;
+    }
+
     /** The photo worked on. */
     public Optional<Photo> photo() {
         return photo.get().flatMap(file -> shoot.get().find(file));
@@ -173,6 +183,16 @@ public final class ShootSession {
         return crops.of(asked, in);
     }
 
+    /** How near a photo's crop is to its lead's, if it listens to one. */
+    public Optional<Step> step(Photo asked, Format in) {
+        return isReady(asked) ? Step.of(crops, asked, in) : Optional.empty();
+    }
+
+    /** Why a crop needs a look; nothing for a photo that is not ready. */
+    public Set<Look> looks(Photo asked, Format in) {
+        return isReady(asked) ? Look.of(crops, crops.of(asked, in)) : Set.of();
+    }
+
     /** The crop worked on, if the photo is ready. */
     public Optional<PhotoCrop> crop() {
         return photo().filter(this::isReady).map(ready -> crop(ready, format()));
@@ -194,7 +214,8 @@ public final class ShootSession {
             refused.run();
             return;
         }
-        Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), change.apply(shoot.get()));
+        Shoot next = Done.after(shoot.get(), change.apply(shoot.get()));
+        Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), next);
         if (!edit.isIdentity()) {
             history.set(history.get().with(edit));
             take(edit);
@@ -217,6 +238,18 @@ public final class ShootSession {
             take(edit);
             goToChange(edit);
         });
+    }
+
+    /** Orders the photos another way. The order is how the shoot is looked at, so it is saved but not undone. */
+    public void reorder(Shoot.Order order) {
+        if (isReadOnly()) {
+            refused.run();
+        } else if (order != shoot.get().order()) {
+            Shoot ordered = reading.get().appliedTo(shoot.get().withOrder(order));
+            Edit nothing = Edit.between(Edit.Kind.MARK, Optional.empty(), ordered, ordered);
+            shoot.set(ordered);
+            autosave.save(nothing, ordered);
+        }
     }
 
     private void take(Edit edit) {

@@ -5,8 +5,11 @@ import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
+import javafx.scene.input.ContextMenuEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -31,9 +34,22 @@ import nexa.desktop.shell.Words;
 /** One photo on the sheet: the print with its crop drawn on it, its name, and what is to be said of it. */
 final class Print extends VBox {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final double NOTCH = 15;
     private static final PseudoClass OUT = PseudoClass.getPseudoClass("out");
 
+    /** What is done with a print. */
+    interface Doors {
+        void clicked(String file, MouseEvent event);
+
+        void asked(String file, Node print, ContextMenuEvent event);
+
+        SheetMode mode();
+    }
+
     private final ShootSession session;
+    private final Doors doors;
+    private final Polygon notch = new Polygon(0, 0, NOTCH, 0, NOTCH, NOTCH);
     private final Thumb thumb;
     private final Path veil = new Path();
     private final Polygon edge = new Polygon();
@@ -45,10 +61,12 @@ final class Print extends VBox {
     private final Label word = Parts.label("", "small");
     private Optional<String> file = Optional.empty();
     private SheetRow.PrintSize room = new SheetRow.PrintSize(1, 1);
+    private SheetMode seenMode = SheetMode.WITH_CROP;
     private Optional<PhotoCrop> seen = Optional.empty();
 
-    Print(ShootSession session, Runnable openEasel) {
+    Print(ShootSession session, Doors doors) {
         this.session = session;
+        this.doors = doors;
         this.thumb = new Thumb(session.pictures());
         veil.setFillRule(FillRule.EVEN_ODD);
         veil.getStyleClass().add("print-veil");
@@ -56,7 +74,7 @@ final class Print extends VBox {
         edge.getStyleClass().add("print-crop");
         marks.setMouseTransparent(true);
         reason.setWrapText(true);
-        picture = new StackPane(thumb, marks, reason);
+        picture = new StackPane(thumb, marks, reason, notch);
         picture.getStyleClass().add("print-picture");
         name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
         name.setMinWidth(20);
@@ -68,16 +86,23 @@ final class Print extends VBox {
         getChildren().addAll(picture, caption);
         getStyleClass().add("print");
         setAccessibleRole(AccessibleRole.LIST_ITEM);
+        notch.getStyleClass().add("print-notch");
+        notch.setMouseTransparent(true);
+        StackPane.setAlignment(notch, Pos.TOP_RIGHT);
         setOnMouseClicked(event -> {
-            file.ifPresent(name -> session.goTo(Optional.of(name)));
-            if (event.getClickCount() == 2) {
-                openEasel.run();
+            if (event.isStillSincePress()) {
+                file.ifPresent(name -> doors.clicked(name, event));
             }
+        });
+        setOnContextMenuRequested(event -> {
+            file.ifPresent(name -> doors.asked(name, this, event));
+            event.consume();
         });
         session.shootProperty().addListener((observed, before, now) -> refresh());
         session.readingProperty().addListener((observed, before, now) -> refresh());
         session.formatProperty().addListener((observed, before, now) -> refresh());
         session.photoProperty().addListener((observed, before, now) -> markCurrent());
+        session.chosenProperty().addListener((observed, before, now) -> markCurrent());
     }
 
     void show(String newFile, SheetRow.PrintSize newRoom) {
@@ -93,6 +118,15 @@ final class Print extends VBox {
             picture.setMaxSize(room.width(), room.height());
             refresh();
         }
+    }
+
+    Optional<String> file() {
+        return file;
+    }
+
+    /** Shows the same photo as it is now. */
+    void again() {
+        refresh();
     }
 
     void clear() {
@@ -119,19 +153,33 @@ final class Print extends VBox {
         boolean isPlain = crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone();
         word.getStyleClass().setAll("label", "small", isPlain ? "quiet" : "print-word");
         reason.setText("");
-        if (!seen.equals(Optional.of(crop))) {
-            thumb.show(crop.photo(), room.width(), room.height());
-            drawCrop(crop);
+        SheetMode mode = doors.mode();
+        if (!seen.equals(Optional.of(crop)) || mode != seenMode) {
+            if (mode == SheetMode.CROP) {
+                thumb.show(crop, room.width(), room.height());
+            } else {
+                thumb.show(crop.photo(), room.width(), room.height());
+                drawCrop(crop);
+            }
             seen = Optional.of(crop);
+            seenMode = mode;
         }
-        marks.setVisible(true);
+        marks.setVisible(mode == SheetMode.WITH_CROP);
     }
 
     private static String words(PhotoCrop crop) {
         if (crop.photo().mark() == Mark.OUT) {
             return Words.get("mark.out");
         }
-        return crop.isDone() ? Words.get("state.done") : Words.of("state", crop.state());
+        String state = words(crop, crop.isDone());
+        return crop.photo().mark() == Mark.SELECT ? Words.get("mark.selectAnd", state) : state;
+    }
+
+    private static String words(PhotoCrop crop, boolean isDone) {
+        if (isDone && crop.state() != PhotoCrop.State.UNTOUCHED && crop.state() != PhotoCrop.State.FOLLOW) {
+            return Words.get("state.andDone", Words.of("state", crop.state()));
+        }
+        return isDone ? Words.get("state.done") : Words.of("state", crop.state());
     }
 
     private void showReason(Photo photo) {
@@ -175,5 +223,8 @@ final class Print extends VBox {
     private void markCurrent() {
         pseudoClassStateChanged(
                 CURRENT, file.isPresent() && file.equals(session.photoProperty().get()));
+        boolean isChosen = file.map(session.chosenProperty().get()::contains).orElse(false);
+        pseudoClassStateChanged(CHOSEN, isChosen);
+        notch.setVisible(isChosen);
     }
 }

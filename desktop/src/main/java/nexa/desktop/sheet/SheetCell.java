@@ -2,6 +2,7 @@ package nexa.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -13,7 +14,8 @@ import org.fxmisc.flowless.Cell;
 /** Shows a row of the sheet. Its prints are kept and filled anew as the sheet scrolls. */
 final class SheetCell implements Cell<SheetRow, StackPane> {
     private final ShootSession session;
-    private final Runnable openEasel;
+    private final Print.Doors doors;
+    private final Consumer<List<String>> chooseLane;
     private final HBox prints = new HBox(SheetRow.GAP);
     private final List<Print> pool = new ArrayList<>();
     private final Label name = Parts.label("", "lane-name");
@@ -22,9 +24,10 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
     private final Label note = Parts.label("", "quiet");
     private final StackPane node = new StackPane();
 
-    SheetCell(ShootSession session, Runnable openEasel) {
+    SheetCell(ShootSession session, Print.Doors doors, Consumer<List<String>> chooseLane) {
         this.session = session;
-        this.openEasel = openEasel;
+        this.doors = doors;
+        this.chooseLane = chooseLane;
         heading.getStyleClass().add("lane-heading");
         note.setWrapText(true);
         node.getStyleClass().add("sheet-row");
@@ -46,6 +49,7 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
         if (row instanceof SheetRow.Heading lane) {
             name.setText(lane.name());
             counts.setText(lane.counts());
+            heading.setOnMouseClicked(event -> chooseLane.accept(lane.files()));
             node.getChildren().setAll(heading);
         } else if (row instanceof SheetRow.Prints line) {
             show(line);
@@ -56,6 +60,11 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
         }
     }
 
+    /** Shows the same photos as they are now. */
+    void again() {
+        prints.getChildren().forEach(print -> ((Print) print).again());
+    }
+
     /** Out of sight: what its prints still wait for is not read any more. */
     @Override
     public void reset() {
@@ -64,7 +73,7 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
 
     private void show(SheetRow.Prints line) {
         while (pool.size() < line.files().size()) {
-            pool.add(new Print(session, openEasel));
+            pool.add(new Print(session, doors));
         }
         for (int i = 0; i < pool.size(); i++) {
             if (i < line.files().size()) {

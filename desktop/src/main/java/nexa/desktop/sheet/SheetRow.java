@@ -9,7 +9,7 @@ sealed interface SheetRow {
     double GAP = 16;
 
     /** The head of a lane. */
-    record Heading(String name, String counts) implements SheetRow {}
+    record Heading(String name, String counts, List<String> files) implements SheetRow {}
 
     /** Some prints side by side. */
     record Prints(List<String> files, PrintSize size) implements SheetRow {}

@@ -1,17 +1,18 @@
 package nexa.desktop.sheet;
 
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
-import javafx.util.StringConverter;
-import nexa.core.format.Format;
+import nexa.core.shoot.Shoot;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatWords;
+import nexa.desktop.shell.FormatChooser;
 import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Subscriptions;
 import nexa.desktop.shell.Words;
 
 /** Above the sheet: which format's crops are shown, and how many prints go across. */
@@ -19,60 +20,82 @@ final class SheetTools {
     private static final int FEWEST = 3;
     private static final int MOST = 12;
 
-    private final ShootSession session;
     private final HBox node = new HBox(8);
-    private final ComboBox<Format> formats = new ComboBox<>();
+    private final FormatChooser formats;
     private final Label count = Parts.label("", "number");
     private final Button fewer;
     private final Button more;
     private final Runnable acrossChanged;
-    private final Subscriptions subscriptions = new Subscriptions();
+    private final ComboBox<String> filter = new ComboBox<>();
+    private final ComboBox<String> order = new ComboBox<>();
+    private SheetMode mode = SheetMode.WITH_CROP;
     private int across = 6;
 
-    SheetTools(ShootSession session, Runnable acrossChanged) {
-        this.session = session;
+    SheetTools(ShootSession session, Runnable acrossChanged, Runnable modeChanged) {
+        this.formats = new FormatChooser(session);
         this.acrossChanged = acrossChanged;
         node.getStyleClass().add("tools");
         node.setAlignment(Pos.CENTER_LEFT);
-        formats.setId("sheet-format");
-        formats.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Format format) {
-                return format == null ? "" : format.name() + "   " + FormatWords.ratio(format);
-            }
-
-            @Override
-            public Format fromString(String text) {
-                throw new UnsupportedOperationException("formats are chosen, not typed");
-            }
-        });
-        formats.setTooltip(Parts.tooltip(Words.get("sheet.format.tip")));
-        formats.setAccessibleText(Words.get("sheet.format"));
-        formats.setOnAction(event -> {
-            if (formats.getValue() != null) {
-                session.formatProperty().set(formats.getValue().id());
-            }
-        });
         fewer = Parts.button("sheet.fewer", () -> setAcross(across - 1), "flat");
         more = Parts.button("sheet.more", () -> setAcross(across + 1), "flat");
         HBox stepper = new HBox(fewer, count, more);
         stepper.getStyleClass().add("stepper");
         stepper.setAlignment(Pos.CENTER);
+        HBox modes = new HBox(4);
+        modes.setAlignment(Pos.CENTER_LEFT);
+        ToggleGroup group = new ToggleGroup();
+        for (SheetMode each : SheetMode.values()) {
+            String key = "sheet." + each.name().toLowerCase(Locale.ROOT);
+            ToggleButton button = Parts.toggle(key, "choice");
+            button.setId(key.replace('.', '-'));
+            button.setToggleGroup(group);
+            button.setSelected(each == mode);
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                mode = each;
+                modeChanged.run();
+            });
+            modes.getChildren().add(button);
+        }
+        for (SheetFilter each : SheetFilter.values()) {
+            filter.getItems().add(Words.of("filter", each));
+        }
+        filter.getSelectionModel().select(0);
+        filter.setId("sheet-filter");
+        filter.setAccessibleText(Words.get("sheet.show"));
+        filter.setOnAction(event -> acrossChanged.run());
+        for (Shoot.Order each : Shoot.Order.values()) {
+            order.getItems().add(Words.of("order", each));
+        }
+        order.getSelectionModel().select(session.shoot().order().ordinal());
+        order.setAccessibleText(Words.get("sheet.order"));
+        order.setOnAction(event ->
+                session.reorder(Shoot.Order.values()[order.getSelectionModel().getSelectedIndex()]));
         node.getChildren()
                 .addAll(
                         Parts.label(Words.get("sheet.format"), "quiet"),
-                        formats,
+                        formats.node(),
+                        modes,
                         Parts.spacer(),
+                        Parts.label(Words.get("sheet.show"), "quiet"),
+                        filter,
+                        Parts.label(Words.get("sheet.order"), "quiet"),
+                        order,
                         Parts.label(Words.get("sheet.across"), "quiet"),
                         stepper);
-        subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.formatProperty(), this::refresh);
-        refresh();
         count.setText(String.valueOf(across));
     }
 
     Node node() {
         return node;
+    }
+
+    SheetMode mode() {
+        return mode;
+    }
+
+    SheetFilter filter() {
+        return SheetFilter.values()[filter.getSelectionModel().getSelectedIndex()];
     }
 
     int across() {
@@ -81,13 +104,7 @@ final class SheetTools {
 
     /** Chooses the format with this number, if there is one. */
     boolean choose(String digit) {
-        int number = digit.isEmpty() ? 0 : digit.charAt(0) - '0';
-        boolean isThere = number >= 1 && number <= session.shoot().formats().size();
-        if (isThere) {
-            session.formatProperty()
-                    .set(session.shoot().formats().get(number - 1).id());
-        }
-        return isThere;
+        return formats.choose(digit);
     }
 
     private void setAcross(int wanted) {
@@ -98,16 +115,7 @@ final class SheetTools {
         acrossChanged.run();
     }
 
-    private void refresh() {
-        if (!formats.getItems().equals(session.shoot().formats())) {
-            formats.getItems().setAll(session.shoot().formats());
-        }
-        if (!session.format().equals(formats.getValue())) {
-            formats.setValue(session.format());
-        }
-    }
-
     void dispose() {
-        subscriptions.dispose();
+        formats.dispose();
     }
 }

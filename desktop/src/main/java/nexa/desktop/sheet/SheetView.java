@@ -5,14 +5,30 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
+import nexa.core.series.Reorient;
 import nexa.core.shoot.Lane;
+import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Overlays;
+import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import org.fxmisc.flowless.VirtualFlow;
@@ -21,6 +37,9 @@ import org.fxmisc.flowless.VirtualizedScrollPane;
 /** The contact sheet: all photos in lanes, each with its crop in the format worked in. */
 public final class SheetView extends View {
     private static final double SIDES = 40;
+    private static final double SCROLL_BAR = 4;
+    /** A drag this far, in pixels, is meant. */
+    private static final double FAR = 8;
 
     private final ShootSession session;
     private final Runnable openEasel;
@@ -28,6 +47,13 @@ public final class SheetView extends View {
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final SheetPanel panel;
     private final SheetTools tools;
+    private final Choosing choosing;
+    private final ChosenActions actions;
+    private final ChosenPanel chosen;
+    private final List<SheetCell> cells = new ArrayList<>();
+    private final ContextMenu menu = new ContextMenu();
+    private final Rectangle band = new Rectangle();
+    private Point2D bandStart = Point2D.ZERO;
 
     /**
      * The sheet of a shoot.
@@ -35,12 +61,20 @@ public final class SheetView extends View {
      * @param openEasel opens the photo worked on, on the easel
      * @param openFolder opens another folder
      */
-    public SheetView(ShootSession session, Runnable openEasel, Consumer<Path> openFolder) {
+    public SheetView(
+            ShootSession session,
+            Overlays overlays,
+            Consumer<String> messages,
+            Runnable openEasel,
+            Consumer<Path> openFolder) {
         super("sheet");
         this.session = session;
         this.openEasel = openEasel;
-        this.tools = new SheetTools(session, this::refresh);
-        this.panel = new SheetPanel(session, openEasel, openFolder);
+        this.tools = new SheetTools(session, this::refresh, () -> cells.forEach(SheetCell::again));
+        this.choosing = new Choosing(session);
+        this.actions = new ChosenActions(session, choosing, overlays, messages);
+        this.chosen = new ChosenPanel(session, choosing, actions);
+        this.panel = new SheetPanel(session, chosen.node(), openEasel, openFolder);
         this.sheet = VirtualFlow.createVertical(rows, row -> newCell(row));
         sheet.setFocusTraversable(true);
         sheet.setId("sheet");
@@ -48,18 +82,103 @@ public final class SheetView extends View {
         VirtualizedScrollPane<?> scroll = new VirtualizedScrollPane<>(sheet);
         scroll.getStyleClass().add("sheet");
         node.setTop(tools.node());
-        node.setCenter(scroll);
+        node.setCenter(new StackPane(scroll, bandLayer()));
+        listenToBand(scroll);
         node.setRight(panel.node());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(sheet.widthProperty(), this::refresh);
+        subscriptions.listen(session.formatProperty(), this::refresh);
         refresh();
     }
 
     private SheetCell newCell(SheetRow row) {
-        SheetCell cell = new SheetCell(session, openEasel);
+        SheetCell cell = new SheetCell(session, new PrintDoors(), choosing::all);
         cell.updateItem(row);
+        cells.add(cell);
         return cell;
+    }
+
+    /** What is done with a print. */
+    private final class PrintDoors implements Print.Doors {
+        @Override
+        public void clicked(String file, MouseEvent event) {
+            sheet.requestFocus();
+            if (event.isControlDown()) {
+                choosing.toggle(file);
+            } else if (event.isShiftDown()) {
+                choosing.rangeTo(file, files());
+            } else if (event.getButton() == MouseButton.PRIMARY) {
+                choosing.only(file);
+                if (event.getClickCount() == 2) {
+                    openEasel.run();
+                }
+            }
+        }
+
+        @Override
+        public void asked(String file, Node print, ContextMenuEvent event) {
+            if (!session.chosenProperty().get().contains(file)) {
+                choosing.only(file);
+            }
+            menu.getItems().setAll(chosen.items());
+            menu.show(print, event.getScreenX(), event.getScreenY());
+        }
+
+        @Override
+        public SheetMode mode() {
+            return tools.mode();
+        }
+    }
+
+    private Pane bandLayer() {
+        band.getStyleClass().add("band");
+        band.setVisible(false);
+        Pane layer = new Pane(band);
+        layer.setMouseTransparent(true);
+        return layer;
+    }
+
+    /** A drag over the sheet chooses what it touches. */
+    private void listenToBand(Region scroll) {
+        scroll.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> bandStart = new Point2D(event.getX(), event.getY()));
+        scroll.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> {
+            boolean isOnPrints = bandStart.getX() < sheet.getWidth() - SCROLL_BAR;
+            boolean isFar = bandStart.distance(event.getX(), event.getY()) > FAR;
+            if (event.isPrimaryButtonDown() && isOnPrints && (isFar || band.isVisible())) {
+                band.setVisible(true);
+                band.setX(Math.min(bandStart.getX(), event.getX()));
+                band.setY(Math.min(bandStart.getY(), event.getY()));
+                band.setWidth(Math.abs(event.getX() - bandStart.getX()));
+                band.setHeight(Math.abs(event.getY() - bandStart.getY()));
+            }
+        });
+        scroll.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> {
+            if (band.isVisible()) {
+                choosing.all(touched());
+                band.setVisible(false);
+                sheet.requestFocus();
+            }
+        });
+    }
+
+    private List<String> touched() {
+        Bounds touched = band.localToScene(band.getBoundsInLocal());
+        return sheet.lookupAll(".print").stream()
+                .map(Print.class::cast)
+                .filter(print -> print.getScene() != null && print.isVisible())
+                .filter(print -> print.localToScene(print.getBoundsInLocal()).intersects(touched))
+                .flatMap(print -> print.file().stream())
+                .filter(files()::contains)
+                .toList();
+    }
+
+    /** The files as they lie on the sheet. */
+    private List<String> files() {
+        return rows.stream()
+                .filter(SheetRow.Prints.class::isInstance)
+                .flatMap(row -> ((SheetRow.Prints) row).files().stream())
+                .toList();
     }
 
     @Override
@@ -74,6 +193,7 @@ public final class SheetView extends View {
         double width = Math.max(60, (sheet.getWidth() - SIDES) / tools.across() - SheetRow.GAP);
         List<SheetRow> fresh = new ArrayList<>();
         Map<Boolean, List<Photo>> known = photos.stream()
+                .filter(photo -> tools.filter().lets(session, photo, session.format()))
                 .collect(Collectors.partitioningBy(photo -> photo.pixels().isPresent()));
         for (Lane lane : Lane.values()) {
             List<Photo> inLane = known.get(true).stream()
@@ -83,21 +203,41 @@ public final class SheetView extends View {
         }
         addLane(fresh, Words.get("lane.unread"), known.get(false), SheetRow.printSize(Lane.WIDE, width));
         if (fresh.isEmpty()) {
-            fresh.add(new SheetRow.Note(Words.get("sheet.empty", session.path().toString())));
+            String why =
+                    photos.isEmpty() ? Words.get("sheet.empty", session.path().toString()) : Words.get("sheet.none");
+            fresh.add(new SheetRow.Note(why));
         }
         replaceRows(fresh);
     }
 
-    /** Leaves the rows that stay as they are alone, so that their prints need not be shown anew. */
+    /**
+     * Leaves the rows that stay as they are alone, so that their prints need not be shown anew. What was at the top stays
+     * there: the flow itself would hold on to whatever row it likes.
+     */
     private void replaceRows(List<SheetRow> fresh) {
         int same = 0;
         while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
             same++;
         }
+        if (same == rows.size() && same == fresh.size()) {
+            return;
+        }
+        Optional<String> top = fileAtTop();
         if (same < rows.size()) {
             rows.subList(same, rows.size()).clear();
         }
         rows.addAll(fresh.subList(same, fresh.size()));
+        sheet.showAsFirst(top.map(this::rowOf).filter(row -> row > 0).orElse(0));
+    }
+
+    /** The first file of the row at the top, unless that is the very first row. */
+    private Optional<String> fileAtTop() {
+        int first = rows.isEmpty() || sheet.getHeight() == 0 ? 0 : sheet.getFirstVisibleIndex();
+        return rows.stream()
+                .skip(Math.max(0, first))
+                .filter(row -> first > 1 && row instanceof SheetRow.Prints)
+                .findFirst()
+                .map(row -> ((SheetRow.Prints) row).files().get(0));
     }
 
     private void addLane(List<SheetRow> to, String name, List<Photo> photos, SheetRow.PrintSize size) {
@@ -107,8 +247,13 @@ public final class SheetView extends View {
         String done = session.formatProperty().get();
         long cropped =
                 photos.stream().filter(photo -> photo.entry(done).isDone()).count();
-        to.add(new SheetRow.Heading(name, Words.get("lane.counts", photos.size(), cropped)));
         List<String> files = photos.stream().map(Photo::file).toList();
+        String lead = session.format().leads().values().stream()
+                .filter(files::contains)
+                .findFirst()
+                .map(file -> Words.get("lane.lead", PhotoNames.base(file)))
+                .orElse("");
+        to.add(new SheetRow.Heading(name, Words.get("lane.counts", photos.size(), cropped) + lead, files));
         int inRow = (int) Math.max(1, (sheet.getWidth() - SIDES + SheetRow.GAP) / (size.width() + SheetRow.GAP));
         for (int i = 0; i < files.size(); i += inRow) {
             to.add(new SheetRow.Prints(files.subList(i, Math.min(files.size(), i + inRow)), size));
@@ -123,10 +268,12 @@ public final class SheetView extends View {
     }
 
     private int rowOfCurrent() {
-        Optional<String> file = session.photoProperty().get();
+        return session.photoProperty().get().map(this::rowOf).orElse(-1);
+    }
+
+    private int rowOf(String file) {
         for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i) instanceof SheetRow.Prints prints
-                    && file.filter(prints.files()::contains).isPresent()) {
+            if (rows.get(i) instanceof SheetRow.Prints prints && prints.files().contains(file)) {
                 return i;
             }
         }
@@ -134,7 +281,7 @@ public final class SheetView extends View {
     }
 
     /** Moves along the prints as they lie: left and right through the run, up and down by rows. */
-    private void move(int right, int down) {
+    private void move(int right, int down, boolean isExtending) {
         int row = rowOfCurrent();
         List<SheetRow.Prints> lines = rows.stream()
                 .filter(SheetRow.Prints.class::isInstance)
@@ -153,12 +300,12 @@ public final class SheetView extends View {
         if (down != 0) {
             int next = Math.max(0, Math.min(lines.size() - 1, line + down));
             List<String> files = lines.get(next).files();
-            session.goTo(Optional.of(files.get(Math.min(column, files.size() - 1))));
+            goTo(files.get(Math.min(column, files.size() - 1)), isExtending);
         } else {
             List<String> all =
                     lines.stream().flatMap(prints -> prints.files().stream()).toList();
             int index = all.indexOf(here.files().get(column)) + right;
-            session.goTo(Optional.of(all.get(Math.max(0, Math.min(all.size() - 1, index)))));
+            goTo(all.get(Math.max(0, Math.min(all.size() - 1, index))), isExtending);
         }
         int now = rowOfCurrent();
         if (now >= 0) {
@@ -166,17 +313,33 @@ public final class SheetView extends View {
         }
     }
 
+    private void goTo(String file, boolean isExtending) {
+        if (isExtending) {
+            choosing.rangeTo(file, files());
+        } else {
+            choosing.only(file);
+        }
+    }
+
     @Override
     public boolean pressed(KeyEvent key) {
         boolean isOnSheet = key.getTarget() == sheet;
-        if (!isOnSheet || key.isControlDown() || key.isAltDown()) {
+        if (!isOnSheet || key.isAltDown()) {
             return false;
         }
+        if (key.isControlDown()) {
+            return pressedWithControl(key);
+        }
+        boolean isExtending = key.isShiftDown();
         switch (key.getCode()) {
-            case LEFT -> move(-1, 0);
-            case RIGHT -> move(1, 0);
-            case UP -> move(0, -1);
-            case DOWN -> move(0, 1);
+            case LEFT -> move(-1, 0, isExtending);
+            case RIGHT -> move(1, 0, isExtending);
+            case UP -> move(0, -1, isExtending);
+            case DOWN -> move(0, 1, isExtending);
+            case S -> actions.mark(Mark.SELECT);
+            case DELETE -> actions.mark(Mark.OUT);
+            case C -> actions.carry();
+            case ESCAPE -> session.chosenProperty().set(Set.of());
             case PAGE_DOWN -> session.step(1);
             case PAGE_UP -> session.step(-1);
             case ENTER -> openEasel.run();
@@ -187,8 +350,21 @@ public final class SheetView extends View {
         return true;
     }
 
+    private boolean pressedWithControl(KeyEvent key) {
+        switch (key.getCode()) {
+            case A -> choosing.all(files());
+            case LEFT -> actions.reorient(Reorient.LEFT);
+            case RIGHT -> actions.reorient(Reorient.RIGHT);
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
     @Override
     public void dispose() {
+        chosen.dispose();
         super.dispose();
         panel.dispose();
         tools.dispose();

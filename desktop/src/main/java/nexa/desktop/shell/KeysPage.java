@@ -25,7 +25,8 @@ final class KeysPage extends StackPane {
             "trace",
             "turnPhoto",
             "quarter",
-            "subject");
+            "subject",
+            "carry");
     private static final List<String> RIGHT =
             List.of("guides", "guide", "mat", "holds", "zoom", "bare", "whole", "marks", "undo", "views", "keys");
 

@@ -25,6 +25,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import nexa.desktop.easel.EaselView;
 import nexa.desktop.handover.HandOverView;
+import nexa.desktop.lineup.LineUpView;
 import nexa.desktop.session.Autosave;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.sheet.SheetView;
@@ -205,8 +206,9 @@ public final class Shell extends StackPane {
             messages.say(Words.get("message.readOnly", folder.path()));
         }
         views = List.of(
-                new SheetView(session, () -> go("easel"), below -> open(List.of(below))),
+                new SheetView(session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))),
                 new EaselView(session, preferences, kept, overlays, messages::say),
+                new LineUpView(session, preferences, () -> go("easel")),
                 new HandOverView(session));
         topBar = new TopBar(session, views, new TopBarDoors());
         frame.setTop(topBar);
@@ -353,6 +355,8 @@ public final class Shell extends StackPane {
             go("sheet");
         } else if (key.getCode() == KeyCode.F6) {
             go("easel");
+        } else if (key.getCode() == KeyCode.F7) {
+            go("lineup");
         } else if (key.getCode() == KeyCode.F8) {
             go("handover");
         } else {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 
 /**
@@ -61,15 +62,27 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return new ShootReading(allFacts, allProblems);
     }
 
-    /** The shoot with the photos' true sizes as far as they are read, in the order it has. */
+    /**
+     * The shoot with the photos' true sizes as far as they are read, in the order it has. Where nobody marked a subject, the
+     * one the camera marked is taken.
+     */
     public Shoot sized(Shoot shoot) {
         List<Photo> photos = new ArrayList<>();
         for (Photo photo : shoot.photos()) {
             PhotoFacts read = facts.get(photo.file());
-            boolean isKnown = read == null || photo.pixels().equals(Optional.of(read.pixels()));
-            photos.add(isKnown ? photo : photo.withPixels(read.pixels()));
+            photos.add(read == null ? photo : read(photo, read));
         }
         return shoot.withPhotos(photos);
+    }
+
+    private static Photo read(Photo photo, PhotoFacts facts) {
+        boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()));
+        Photo sized = isSized ? photo : photo.withPixels(facts.pixels());
+        // The camera's mark is told for the photo as it was stored upright.
+        boolean isAsStored = photo.turn() == QuarterTurn.NONE && !photo.isMirrored();
+        boolean takesSubject =
+                isAsStored && photo.subject().isEmpty() && facts.subject().isPresent();
+        return takesSubject ? sized.withSubject(facts.subject()) : sized;
     }
 
     /** The shoot with the photos' true sizes, in the shoot's order. */

@@ -1,4 +1,4 @@
-package nexa.desktop.easel;
+package nexa.desktop.picture;
 
 import java.util.ArrayList;
 import java.util.List;

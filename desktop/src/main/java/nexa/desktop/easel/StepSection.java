@@ -1,0 +1,132 @@
+package nexa.desktop.easel;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.series.PhotoCrop;
+import nexa.core.series.Step;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
+import nexa.core.shoot.Shoot;
+import nexa.desktop.series.StepWords;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Words;
+
+/** The desk's part for the crop's place in the set: whom it leads or follows, and carrying it across. */
+final class StepSection {
+    /** What can be done with a crop's place in the set. */
+    interface Doors {
+        void carry();
+
+        void lead();
+
+        void noLead();
+
+        void letGo();
+
+        void followAgain(boolean withTune);
+    }
+
+    private final Doors doors;
+    private final Label what = Parts.label("", "step-what");
+    private final Label more = Parts.label("", "small", "quiet");
+    private final Button carry;
+    private final MenuButton menu = new MenuButton(Words.get("level.more"));
+    private final VBox node;
+
+    StepSection(Doors doors) {
+        this.doors = doors;
+        carry = Parts.button("step.carry", doors::carry, "main-action", "carry");
+        carry.setId("carry");
+        menu.setId("step-more");
+        menu.getStyleClass().addAll("flat", "small-button");
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        menu.setAccessibleText(Words.get("step.more.tip"));
+        menu.setTooltip(Parts.tooltip(Words.get("step.more.tip")));
+        what.setMaxWidth(Double.MAX_VALUE);
+        more.setWrapText(true);
+        more.setMinHeight(32);
+        more.setAlignment(Pos.TOP_LEFT);
+        HBox row = new HBox(4, carry, menu);
+        row.setAlignment(Pos.CENTER_LEFT);
+        node = new VBox(3, Parts.label(Words.get("desk.step"), "section-title"), what, more, row);
+        node.getStyleClass().add("desk-section");
+        node.setMinWidth(0);
+        node.setPrefWidth(0);
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void show(Shoot shoot, PhotoCrop crop, Optional<Step> step) {
+        Format format = shoot.format(crop.format().id());
+        Optional<Photo> lead = shoot.leadFor(format, crop.photo().size().orientation());
+        String leadName = lead.map(photo -> PhotoNames.base(photo.file())).orElse("");
+        what.getStyleClass().setAll("label", "step-what");
+        more.setText("");
+        List<MenuItem> items = new ArrayList<>();
+        switch (crop.state()) {
+            case LEAD -> {
+                long followers = followers(shoot, format, crop.photo());
+                what.setText(Words.get("step.leads", followers));
+                what.getStyleClass().add("fine");
+                items.add(item("step.noLead", doors::noLead));
+            }
+            case FOLLOW, TUNED -> {
+                what.setText(Words.get("step." + crop.state().name().toLowerCase(Locale.ROOT), leadName));
+                String words = step.map(StepWords::of).orElse("");
+                more.setText(crop.isLimited() ? Words.get("step.limited") + " " + words : words);
+                items.add(item("step.letGo", doors::letGo));
+                if (crop.state() == PhotoCrop.State.TUNED) {
+                    items.add(item("step.again", () -> doors.followAgain(false)));
+                }
+                items.add(item("step.lead", doors::lead));
+            }
+            default -> {
+                what.setText(Words.of("step.is", crop.state()));
+                if (lead.isPresent()) {
+                    items.add(item("step.again", () -> doors.followAgain(false)));
+                    items.add(item("step.againTuned", () -> doors.followAgain(true)));
+                }
+                items.add(item("step.lead", doors::lead));
+            }
+        }
+        menu.getItems().setAll(items);
+        node.setDisable(false);
+    }
+
+    private static long followers(Shoot shoot, Format format, Photo lead) {
+        return shoot.photos().stream()
+                .filter(photo -> photo.pixels().isPresent()
+                        && photo.entry(format.id()).placement() instanceof Placement.Follow
+                        && shoot.leadFor(format, photo.size().orientation())
+                                .filter(lead::equals)
+                                .isPresent())
+                .count();
+    }
+
+    private static MenuItem item(String key, Runnable action) {
+        MenuItem item = new MenuItem(Words.get(key));
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    void clear() {
+        what.setText("");
+        more.setText("");
+        node.setDisable(true);
+    }
+}

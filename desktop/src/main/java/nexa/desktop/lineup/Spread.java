@@ -1,0 +1,71 @@
+package nexa.desktop.lineup;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.ToDoubleFunction;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
+import nexa.core.format.Format;
+import nexa.core.series.Step;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Words;
+
+/** The spread of the set, a dot a photo on three lines, with the tolerance as a band behind. */
+final class Spread extends Pane {
+    private static final double ROW = 23;
+    private static final double LABEL = 112;
+    private static final double WIDTH = 190;
+    /** How many tolerances a line reaches to either side. */
+    private static final double REACH = 3.5;
+
+    private static final double DOT = 4;
+
+    private final Consumer<String> choose;
+
+    Spread(Consumer<String> choose) {
+        this.choose = choose;
+        setMinSize(LABEL + WIDTH + 10, 3 * ROW + 4);
+        setPrefSize(LABEL + WIDTH + 10, 3 * ROW + 4);
+    }
+
+    void show(List<LineUp.Entry> entries, Format.Tolerance tolerance, String current) {
+        getChildren().clear();
+        row(0, "lineup.height", entries, step -> step.off().y() / tolerance.position(), current);
+        row(1, "lineup.tightness", entries, step -> step.tightness() / tolerance.tightness(), current);
+        row(2, "lineup.across", entries, step -> step.off().x() / tolerance.position(), current);
+    }
+
+    private void row(int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<Step> measure, String current) {
+        double y = row * ROW + ROW / 2;
+        Label label = Parts.label(Words.get(key), "small", "quiet");
+        label.relocate(0, y - 9);
+        double middle = LABEL + WIDTH / 2;
+        double unit = WIDTH / 2 / REACH;
+        Rectangle band = new Rectangle(middle - unit, y - 8, 2 * unit, 16);
+        band.getStyleClass().add("spread-band");
+        Line line = new Line(LABEL, y, LABEL + WIDTH, y);
+        line.getStyleClass().add("spread-line");
+        getChildren().addAll(label, band, line);
+        for (LineUp.Entry entry : entries) {
+            if (entry.follows() && entry.step().isPresent()) {
+                double value = measure.applyAsDouble(entry.step().get());
+                boolean isOut = entry.isOut() && Math.abs(value) > 1;
+                Circle dot = new Circle(middle + unit * Math.max(-REACH, Math.min(REACH, value)), y, DOT);
+                dot.getStyleClass().add("spread-dot");
+                if (isOut) {
+                    dot.getStyleClass().add("out-dot");
+                }
+                if (entry.file().equals(current)) {
+                    dot.getStyleClass().add("here");
+                }
+                dot.setAccessibleText(PhotoNames.base(entry.file()));
+                dot.setOnMouseClicked(event -> choose.accept(entry.file()));
+                getChildren().add(dot);
+            }
+        }
+    }
+}

@@ -1,0 +1,241 @@
+package nexa.desktop.series;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.series.CarryAcross;
+import nexa.core.series.Crops;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Carry;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Lane;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Words;
+
+/** Carries one photo's crop across others, and says before anything happens what will. */
+public final class CarryPanel extends VBox {
+    private static final int PICTURES = 10;
+    private static final double HEIGHT = 54;
+    private static final double WIDEST = 96;
+
+    /** To whom it is carried. */
+    private enum Whom {
+        CHOSEN,
+        LANE,
+        BOTH,
+        AFTER,
+        NOT_DONE
+    }
+
+    /** What happened, and what would. */
+    private record Preview(Shoot base, CarryAcross.Outcome outcome, List<PhotoCrop> crops) {}
+
+    private final ShootSession session;
+    private final Photo lead;
+    private final Format format;
+    private final Runnable close;
+    private final AtomicLong asked = new AtomicLong();
+    private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
+    private final ToggleButton angle;
+    private final ToggleButton takesBack;
+    private final Label words = Parts.label("", "carry-words");
+    private final FlowPane pictures = new FlowPane(8, 8);
+    private final Button carry;
+    private Whom whom;
+
+    /** @param lead the photo whose crop is carried */
+    public CarryPanel(ShootSession session, Photo lead, Runnable close) {
+        this.session = session;
+        this.lead = lead;
+        this.format = session.format();
+        this.close = close;
+        getStyleClass().add("carry-panel");
+        setSpacing(12);
+        HBox heading = new HBox(
+                10,
+                Parts.label(Words.get("carry.title"), "page-title"),
+                Parts.label(Words.get("carry.from", PhotoNames.base(lead.file()), format.name()), "quiet"),
+                Parts.spacer(),
+                Parts.closeButton(close));
+        heading.setAlignment(Pos.CENTER_LEFT);
+        whom = others().isEmpty() ? Whom.BOTH : Whom.CHOSEN;
+        angle = choice("carry.angle", this::preview);
+        takesBack = choice("carry.back", this::preview);
+        carry = Parts.button("carry.do", this::carry, "main-action");
+        carry.setId("carry-do");
+        words.setWrapText(true);
+        words.setMaxWidth(600);
+        words.setId("carry-words");
+        pictures.setPrefWrapLength(600);
+        pictures.setMinHeight(2 * HEIGHT + 8);
+        HBox foot = new HBox(12, takesBack, Parts.spacer(), carry);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(heading, row("carry.whom", whoms()), row("carry.what", whats()), words, pictures, foot);
+        preview();
+    }
+
+    private static HBox row(String key, List<Node> parts) {
+        Label label = Parts.label(Words.get(key), "quiet", "carry-label");
+        HBox row = new HBox(5, label);
+        row.getChildren().addAll(parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static ToggleButton choice(String key, Runnable action) {
+        ToggleButton button = Parts.toggle(key, "choice");
+        button.setId(key.replace('.', '-'));
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    private List<Node> whoms() {
+        List<Node> buttons = new ArrayList<>();
+        ToggleGroup group = new ToggleGroup();
+        for (Whom each : Whom.values()) {
+            String key = "carry." + each.name().toLowerCase(Locale.ROOT);
+            ToggleButton button = choice(key, () -> {});
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                whom = each;
+                preview();
+            });
+            button.setToggleGroup(group);
+            button.setSelected(each == whom);
+            button.setDisable(each == Whom.CHOSEN && others().isEmpty());
+            buttons.add(button);
+        }
+        return buttons;
+    }
+
+    private List<Node> whats() {
+        List<Node> buttons = new ArrayList<>();
+        for (Carry each : Carry.values()) {
+            ToggleButton button = choice("carry." + each.name().toLowerCase(Locale.ROOT), this::preview);
+            button.setSelected(true);
+            what.put(each, button);
+            buttons.add(button);
+        }
+        buttons.add(angle);
+        return buttons;
+    }
+
+    private List<String> others() {
+        return session.chosenProperty().get().stream()
+                .filter(file -> !file.equals(lead.file()))
+                .toList();
+    }
+
+    private List<String> files() {
+        List<Photo> photos = session.shoot().photos();
+        int here = photos.indexOf(session.shoot().photo(lead.file()));
+        List<String> files = new ArrayList<>();
+        for (int i = 0; i < photos.size(); i++) {
+            Photo photo = photos.get(i);
+            boolean isMeant = session.isReady(photo)
+                    && !photo.file().equals(lead.file())
+                    && switch (whom) {
+                        case CHOSEN -> others().contains(photo.file());
+                        case LANE -> Lane.of(photo.size()) == Lane.of(lead.size()) && photo.mark() != Mark.OUT;
+                        case BOTH -> photo.mark() != Mark.OUT;
+                        case AFTER -> i > here && photo.mark() != Mark.OUT;
+                        case NOT_DONE -> !photo.entry(format.id()).isDone() && photo.mark() != Mark.OUT;
+                    };
+            if (isMeant) {
+                files.add(photo.file());
+            }
+        }
+        return files;
+    }
+
+    private CarryAcross carrying() {
+        Set<Carry> parts = EnumSet.noneOf(Carry.class);
+        what.forEach((part, button) -> {
+            if (button.isSelected()) {
+                parts.add(part);
+            }
+        });
+        return new CarryAcross(lead.file(), format.id(), parts, angle.isSelected(), takesBack.isSelected());
+    }
+
+    /** Works out in the background what would happen. */
+    private void preview() {
+        long number = asked.incrementAndGet();
+        Shoot base = session.shoot();
+        List<String> files = files();
+        CarryAcross carrying = carrying();
+        CompletableFuture.supplyAsync(() -> {
+                    CarryAcross.Outcome outcome = carrying.to(base, files);
+                    Crops crops = new Crops(outcome.shoot());
+                    List<PhotoCrop> first = files.stream()
+                            .map(file -> crops.of(
+                                    outcome.shoot().photo(file), outcome.shoot().format(format.id())))
+                            .filter(crop -> crop.state() == PhotoCrop.State.FOLLOW)
+                            .limit(PICTURES)
+                            .toList();
+                    return new Preview(base, outcome, first);
+                })
+                .thenAccept(preview -> Platform.runLater(() -> {
+                    if (number == asked.get()) {
+                        show(preview);
+                    }
+                }));
+    }
+
+    private void show(Preview preview) {
+        CarryAcross.Outcome outcome = preview.outcome();
+        List<String> parts = new ArrayList<>();
+        parts.add(Words.get("carry.count", outcome.followers(), outcome.wide(), outcome.tall()));
+        if (!outcome.limited().isEmpty()) {
+            parts.add(Words.get("carry.limited", outcome.limited().size()));
+        }
+        if (!outcome.withoutSubject().isEmpty()) {
+            parts.add(Words.get("carry.noSubject", outcome.withoutSubject().size()));
+        }
+        if (!outcome.left().isEmpty()) {
+            parts.add(Words.get("carry.left", outcome.left().size()));
+        }
+        words.setText(String.join(" ", parts));
+        carry.setDisable(outcome.followers() == 0 || what.values().stream().noneMatch(ToggleButton::isSelected));
+        pictures.getChildren()
+                .setAll(preview.crops().stream().map(this::picture).toList());
+    }
+
+    private Node picture(PhotoCrop crop) {
+        Thumb thumb = new Thumb(session.pictures());
+        thumb.show(crop, WIDEST, HEIGHT);
+        Label name = Parts.label(PhotoNames.base(crop.photo().file()), "small", crop.isLimited() ? "look" : "quiet");
+        return new VBox(1, thumb, name);
+    }
+
+    private void carry() {
+        List<String> files = files();
+        CarryAcross carrying = carrying();
+        close.run();
+        session.edit(
+                Edit.Kind.CARRY, format.id(), shoot -> carrying.to(shoot, files).shoot());
+    }
+}

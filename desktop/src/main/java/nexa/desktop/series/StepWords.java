@@ -1,0 +1,40 @@
+package nexa.desktop.series;
+
+import nexa.core.format.Format;
+import nexa.core.series.Step;
+import nexa.desktop.shell.Words;
+
+/** Says in plain words how a crop differs from its lead's. */
+public final class StepWords {
+    private StepWords() {}
+
+    /** The furthest difference: "subject 9 % lower", "14 % tighter"; "in step" within the tolerances. */
+    public static String of(Step step) {
+        if (step.isAccepted() && step.distance() > 1) {
+            return Words.get("step.accepted");
+        }
+        return step.isOut() ? furthest(step) : Words.get("step.in");
+    }
+
+    private static String furthest(Step step) {
+        Format.Tolerance tolerance = step.tolerance();
+        double tight = Math.abs(step.tightness()) / tolerance.tightness();
+        double across = Math.abs(step.off().x()) / tolerance.position();
+        double down = Math.abs(step.off().y()) / tolerance.position();
+        if (tight >= across && tight >= down) {
+            return share(step.tightness() > 0 ? "step.tighter" : "step.looser", step.tightness());
+        }
+        String what = step.bySubject() ? "step.subject." : "step.crop.";
+        return across >= down
+                ? share(
+                        what + (step.off().x() > 0 ? "right" : "left"),
+                        step.off().x())
+                : share(
+                        what + (step.off().y() > 0 ? "lower" : "higher"),
+                        step.off().y());
+    }
+
+    private static String share(String key, double share) {
+        return Words.get(key, Words.number(100 * Math.abs(share), 0));
+    }
+}
