@@ -87,7 +87,7 @@ public final class FilesBench {
             DeliveryPlan plan = DeliveryPlan.of(shoot, reading, new DeliveryPlan.Choice(Set.of("page"), false, false));
             for (int round = 0; round <= ROUNDS; round++) {
                 Path out = folder.resolve("out " + degrees + " " + round);
-                double millis = time(() -> new Delivery(plan, folder, out, (done, total, name) -> {}).run(2));
+                double millis = time(() -> new Delivery(plan, folder, out, true, (done, total, name) -> {}).run(2));
                 if (round > 0) {
                     System.out.println(String.format(
                             Locale.ROOT,

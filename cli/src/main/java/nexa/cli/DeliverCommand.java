@@ -10,6 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import nexa.core.format.Format;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
@@ -46,6 +47,9 @@ final class DeliverCommand implements Callable<Integer> {
 
     @Option(names = "--done", description = "Only crops that are done.")
     private boolean onlyDone;
+
+    @Option(names = "--keep-earlier", description = "Number new files instead of replacing what was delivered before.")
+    private boolean keepsEarlier;
 
     @Option(names = "--json", description = "Print the files as JSON.")
     private boolean asJson;
@@ -86,6 +90,7 @@ final class DeliverCommand implements Callable<Integer> {
                 plan,
                 opened.folder(),
                 destination,
+                !keepsEarlier,
                 (finished, total, name) -> err.println(finished + " of " + total + "  " + name));
         try {
             return delivery.run(Runtime.getRuntime().availableProcessors());
@@ -96,8 +101,10 @@ final class DeliverCommand implements Callable<Integer> {
     }
 
     private void print(Delivery.Result result) throws IOException {
-        List<String> files =
-                result.written().stream().map(Path::toString).sorted().toList();
+        List<String> files = Stream.concat(result.written().stream(), result.kept().stream())
+                .map(Path::toString)
+                .sorted()
+                .toList();
         PrintWriter out = spec.commandLine().getOut();
         if (asJson) {
             out.println(new ObjectMapper()

@@ -9,11 +9,11 @@ import nexa.store.ShootProblem;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** The command line: {@code nexa crops}, {@code nexa deliver}. */
+/** The command line: {@code nexa crops}, {@code nexa check}, {@code nexa deliver}. */
 @Command(
         name = "nexa",
         description = "Works with a shoot without a window.",
-        subcommands = {CropsCommand.class, DeliverCommand.class},
+        subcommands = {CropsCommand.class, CheckCommand.class, DeliverCommand.class},
         mixinStandardHelpOptions = true)
 public final class NexaCommand {
     static final int DONE = 0;

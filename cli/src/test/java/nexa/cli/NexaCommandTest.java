@@ -67,6 +67,18 @@ class NexaCommandTest {
     }
 
     @Test
+    void theCheckListsWhatNeedsALook() throws Exception {
+        document(DOCUMENT);
+        assertThat(run("check", folder.toString(), "--json")).isEqualTo(1);
+        JsonNode findings = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(findings).hasSize(2);
+        assertThat(findings.get(0))
+                .hasToString("{\"file\":\"a 1.jpg\",\"format\":\"page\",\"finding\":\"too-few-pixels\"}");
+        assertThat(findings.get(1).get("finding").asText()).isEqualTo("untouched");
+        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+    }
+
+    @Test
     void aFolderWithoutADocumentHasTheStandardFormats() throws Exception {
         assertThat(run("crops", folder.toString(), "--json")).isZero();
         assertThat(out.toString(StandardCharsets.UTF_8)).contains("\"own\"", "\"free\"");

@@ -29,6 +29,7 @@ final class DeliveryPanel {
     private volatile Delivery delivery;
     private volatile boolean isStopped;
     private boolean isRunning;
+    private long began;
     private Runnable ended = () -> {};
 
     DeliveryPanel() {
@@ -58,8 +59,9 @@ final class DeliveryPanel {
     }
 
     /** @param planning works out the plan, in the background */
-    void start(Supplier<DeliveryPlan> planning, Path source, Path destination) {
+    void start(Supplier<DeliveryPlan> planning, Path source, Path destination, boolean replacesOwn) {
         isRunning = true;
+        began = System.nanoTime();
         isStopped = false;
         node.setVisible(true);
         stop.setVisible(true);
@@ -68,16 +70,17 @@ final class DeliveryPanel {
         bar.setProgress(0);
         count.setText("");
         detail.setText(Words.get("deliver.keeps"));
-        Thread runner = new Thread(() -> run(planning.get(), source, destination), "delivery run");
+        Thread runner = new Thread(() -> run(planning.get(), source, destination, replacesOwn), "delivery run");
         runner.setDaemon(true);
         runner.start();
     }
 
-    private void run(DeliveryPlan plan, Path source, Path destination) {
+    private void run(DeliveryPlan plan, Path source, Path destination, boolean replacesOwn) {
         Delivery begun = new Delivery(
                 plan,
                 source,
                 destination,
+                replacesOwn,
                 (finished, total, name) -> Platform.runLater(() -> show(finished, total, name)));
         delivery = begun;
         if (isStopped) {
@@ -96,11 +99,14 @@ final class DeliveryPanel {
 
     private static String outcome(Delivery.Result result, int total, Path destination) {
         StringBuilder words = new StringBuilder();
-        int written = result.written().size();
+        int written = result.written().size() + result.kept().size();
         words.append(
                 result.wasStopped()
                         ? Words.get("deliver.stopped", written, total)
                         : Words.get("deliver.finished", written, destination));
+        if (!result.kept().isEmpty()) {
+            words.append(' ').append(Words.get("deliver.kept", result.kept().size()));
+        }
         for (Delivery.Failure failure : result.failures()) {
             words.append('\n').append(Words.get("deliver.failed", failure.item().name(), failure.reason()));
         }
@@ -109,8 +115,18 @@ final class DeliveryPanel {
 
     private void show(int finished, int total, String name) {
         bar.setProgress(total == 0 ? 0 : (double) finished / total);
-        count.setText(Words.get("deliver.count", finished, total));
+        count.setText(Words.get("deliver.count", finished, total) + left(finished, total));
         detail.setText(name.isEmpty() ? Words.get("deliver.keeps") : name + "   " + Words.get("deliver.keeps"));
+    }
+
+    /** How long it will take yet, once enough is done to tell. */
+    private String left(int finished, int total) {
+        double seconds = (System.nanoTime() - began) / 1e9;
+        if (seconds < 3 || finished == 0 || finished == total) {
+            return "";
+        }
+        long left = Math.round(seconds / finished * (total - finished));
+        return left >= 90 ? Words.get("deliver.minutes", Math.round(left / 60.0)) : Words.get("deliver.seconds", left);
     }
 
     private void end(String words) {

@@ -1,7 +1,10 @@
 package nexa.desktop.handover;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
@@ -9,6 +12,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -21,12 +26,24 @@ import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
+import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.read.ShootReading;
 
 /** Hand over: the delivery note, where it goes, and the delivery itself. */
 public final class HandOverView extends View {
+    /** Which photos go. */
+    private enum Which {
+        ALL_BUT_OUT,
+        SELECTS,
+        DONE
+    }
+
     private final ShootSession session;
+    private final Runnable openEasel;
+    private final ToggleButton replaces = Parts.toggle("handover.replaces", "choice");
+    private final Label room = Parts.label("", "small", "quiet");
+    private Which which = Which.ALL_BUT_OUT;
     private final DeliveryNote note;
     private final DeliveryPanel running = new DeliveryPanel();
     private final Label destination = Parts.label("", "destination");
@@ -35,9 +52,15 @@ public final class HandOverView extends View {
     private Path to;
     private long asked;
 
-    public HandOverView(ShootSession session) {
+    /**
+     * Hand over of a shoot.
+     *
+     * @param openEasel opens the photo worked on, on the easel
+     */
+    public HandOverView(ShootSession session, Runnable openEasel) {
         super("handover");
         this.session = session;
+        this.openEasel = openEasel;
         this.to = session.path().resolve(Words.get("handover.folder"));
         this.note = new DeliveryNote(session, this::setGoes);
         this.deliver = Parts.button("handover.deliver", this::deliver, "main-action");
@@ -72,16 +95,41 @@ public final class HandOverView extends View {
         destination.setMaxWidth(Double.MAX_VALUE);
         Label promise = Parts.label(Words.get("handover.promise"), "quiet", "small");
         promise.setWrapText(true);
+        replaces.setSelected(true);
+        replaces.setId("replaces");
         VBox side = new VBox(
                 9,
-                Parts.label(Words.get("handover.where"), "section-title"),
+                Parts.label(Words.get("handover.which"), "section-title"),
+                whichRow(),
+                Parts.label(Words.get("handover.where"), "section-title", "panel-gap"),
                 where,
+                room,
+                replaces,
                 promise,
                 Parts.label(Words.get("handover.before"), "section-title", "panel-gap"),
                 knowledge,
                 deliver);
         side.getStyleClass().addAll("side-panel", "side-content", "handover-side");
         return side;
+    }
+
+    private HBox whichRow() {
+        HBox row = new HBox(4);
+        ToggleGroup group = new ToggleGroup();
+        for (Which each : Which.values()) {
+            String key = "which." + each.name().toLowerCase(Locale.ROOT);
+            ToggleButton button = Parts.toggle(key, "choice");
+            button.setId(key.replace('.', '-'));
+            button.setToggleGroup(group);
+            button.setSelected(each == which);
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                which = each;
+                refresh();
+            });
+            row.getChildren().add(button);
+        }
+        return row;
     }
 
     @Override
@@ -117,8 +165,8 @@ public final class HandOverView extends View {
                         .filter(Format::goes)
                         .map(Format::id)
                         .toList()),
-                false,
-                false);
+                which == Which.SELECTS,
+                which == Which.DONE);
     }
 
     private void refresh() {
@@ -136,13 +184,28 @@ public final class HandOverView extends View {
         deliver.setDisable(files == 0 || running.isRunning());
         // Working out every crop of a large shoot takes longer than a frame.
         long number = ++asked;
-        CompletableFuture.supplyAsync(() -> DeliveryPlan.of(shoot, reading, choice))
-                .thenAccept(plan -> Platform.runLater(() -> {
+        Path destinationNow = to;
+        CompletableFuture.supplyAsync(() -> known(shoot, reading, choice, destinationNow))
+                .thenAccept(known -> Platform.runLater(() -> {
                     if (number == asked) {
-                        note.show(plan);
-                        tellBefore(plan);
+                        note.show(known.plan());
+                        tellBefore(known);
                     }
                 }));
+    }
+
+    /** What is known before it goes; the room is below 0 where nobody can tell. */
+    private record Known(DeliveryPlan plan, List<DeliveryCheck.Finding> findings, long likely, long room) {}
+
+    private static Known known(Shoot shoot, ShootReading reading, DeliveryPlan.Choice choice, Path destination) {
+        DeliveryPlan plan = DeliveryPlan.of(shoot, reading, choice);
+        long room;
+        try {
+            room = DeliveryCheck.room(destination);
+        } catch (IOException e) {
+            room = -1;
+        }
+        return new Known(plan, DeliveryCheck.of(shoot, reading, plan), DeliveryCheck.likelyBytes(plan), room);
     }
 
     private static String shortened(Path path) {
@@ -151,38 +214,64 @@ public final class HandOverView extends View {
         return text.startsWith(home) ? "~" + text.substring(home.length()) : text;
     }
 
-    private void tellBefore(DeliveryPlan plan) {
+    private void tellBefore(Known known) {
         knowledge.getChildren().clear();
-        for (Format format : session.shoot().formats()) {
-            long few = plan.files().stream()
-                    .filter(item -> item.format().id().equals(format.id())
-                            && item.crop().hasTooFewPixels())
-                    .count();
-            if (few > 0) {
-                tell(Parts.triangle(), Words.get("before.few", few, format.name()), "look");
+        room.setText(known.room() < 0 ? "" : Words.get("handover.room", megabytes(known.room())));
+        if (known.room() >= 0 && known.room() < known.likely()) {
+            String words = Words.get("before.noRoom", megabytes(known.likely()), megabytes(known.room()));
+            tell(Parts.square(), words, "broken", Optional.empty());
+        }
+        for (DeliveryCheck.Kind kind : DeliveryCheck.Kind.values()) {
+            List<DeliveryCheck.Finding> found = known.findings().stream()
+                    .filter(finding -> finding.kind() == kind)
+                    .toList();
+            if (!found.isEmpty()) {
+                boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE;
+                String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size());
+                tell(
+                        isBroken ? Parts.square() : Parts.triangle(),
+                        words,
+                        isBroken ? "broken" : "look",
+                        Optional.of(found.get(0)));
             }
         }
-        int unreadable = session.readingProperty().get().problems().size();
-        if (unreadable > 0) {
-            tell(Parts.square(), Words.get("before.unreadable", unreadable), "broken");
-        }
         if (knowledge.getChildren().isEmpty()) {
-            tell(Parts.tick(), Words.get("before.nothing"), "fine");
+            tell(Parts.tick(), Words.get("before.nothing"), "fine", Optional.empty());
         }
     }
 
-    private void tell(Node mark, String words, String style) {
+    private static String megabytes(long bytes) {
+        return Words.number(bytes / 1e6, 0);
+    }
+
+    private void tell(Node mark, String words, String style, Optional<DeliveryCheck.Finding> first) {
         Label label = Parts.label(words, "small", style);
         label.setGraphic(mark);
         label.setWrapText(true);
-        knowledge.getChildren().add(label);
+        label.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(label, Priority.ALWAYS);
+        HBox line = new HBox(4, label);
+        first.ifPresent(finding -> {
+            Button show = Parts.button("before.show", () -> show(finding), "flat", "tiny");
+            show.setMinWidth(Region.USE_PREF_SIZE);
+            line.getChildren().add(show);
+        });
+        knowledge.getChildren().add(line);
+    }
+
+    private void show(DeliveryCheck.Finding finding) {
+        if (!finding.format().isEmpty()) {
+            session.formatProperty().set(finding.format());
+        }
+        session.goTo(Optional.of(finding.file()));
+        openEasel.run();
     }
 
     private void deliver() {
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
         DeliveryPlan.Choice choice = choice();
-        running.start(() -> DeliveryPlan.of(shoot, reading, choice), session.path(), to);
+        running.start(() -> DeliveryPlan.of(shoot, reading, choice), session.path(), to, replaces.isSelected());
         refresh();
     }
 

@@ -209,7 +209,7 @@ public final class Shell extends StackPane {
                 new SheetView(session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))),
                 new EaselView(session, preferences, kept, overlays, messages::say),
                 new LineUpView(session, preferences, () -> go("easel")),
-                new HandOverView(session));
+                new HandOverView(session, () -> go("easel")));
         topBar = new TopBar(session, views, new TopBarDoors());
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));

@@ -34,8 +34,9 @@ public record DeliveryPlan(List<Item> files) {
      * One file to come.
      *
      * @param name where it goes inside the destination, with / between folders
+     * @param wishedName the name its format asks for, which another file may have already
      */
-    public record Item(PhotoCrop crop, String name) {
+    public record Item(PhotoCrop crop, String name, String wishedName) {
         public Photo photo() {
             return crop.photo();
         }
@@ -96,7 +97,11 @@ public record DeliveryPlan(List<Item> files) {
             for (int i = 0; i < photos.size(); i++) {
                 PhotoCrop crop = crops.of(photos.get(i), format);
                 String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
-                items.add(new Item(crop, unique(name(shoot, reading, crop, number), format, taken)));
+                String wished = name(shoot, reading, crop, number);
+                items.add(new Item(
+                        crop,
+                        unique(wished, format, taken),
+                        wished + "." + format.file().type().ending()));
             }
         }
         return new DeliveryPlan(items);

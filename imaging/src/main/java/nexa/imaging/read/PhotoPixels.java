@@ -33,10 +33,16 @@ public final class PhotoPixels {
         return facts;
     }
 
-    /** All pixels, in the photo's own colours: 8-bit grey or BGR. The caller closes it. */
-    public Mat full() throws PhotoProblem {
+    /**
+     * All pixels, in the photo's own colours: grey or BGR. The caller closes it.
+     *
+     * @param keepsDepth whether 16 bits stay 16; what is see-through comes in 8
+     */
+    public Mat full(boolean keepsDepth) throws PhotoProblem {
         Mat decoded = decode(opencv_imgcodecs.IMREAD_UNCHANGED);
-        toEightBits(decoded);
+        if (!keepsDepth || decoded.channels() == 4) {
+            toEightBits(decoded);
+        }
         if (decoded.channels() == 4) {
             onWhite(decoded);
         }

@@ -13,9 +13,13 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Stream;
+import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
@@ -30,6 +34,11 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.read.ShootReading;
+import org.bytedeco.javacpp.ShortPointer;
+import org.bytedeco.javacpp.indexer.UShortIndexer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -137,7 +146,7 @@ class DeliveryTest {
     void aPhotoThatIsGoneIsListedAndTheRestGoesOn() throws Exception {
         DeliveryPlan plan = plan(Set.of("print"));
         Files.delete(source.resolve("a.jpg"));
-        Delivery.Result result = new Delivery(plan, source, out, (done, total, name) -> {}).run(2);
+        Delivery.Result result = new Delivery(plan, source, out, true, (done, total, name) -> {}).run(2);
         assertThat(result.failures()).hasSize(1);
         assertThat(result.failures().get(0).reason()).contains("a.jpg is not in the folder any more");
         assertThat(files()).hasSize(2);
@@ -147,12 +156,145 @@ class DeliveryTest {
     void stoppingKeepsWhatIsFinishedAndLeavesNoHalfFile() throws Exception {
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] delivery = new Delivery[1];
-        delivery[0] = new Delivery(plan, source, out, (done, total, name) -> delivery[0].stop());
+        delivery[0] = new Delivery(plan, source, out, true, (done, total, name) -> delivery[0].stop());
         Delivery.Result result = delivery[0].run(1);
         assertThat(result.wasStopped()).isTrue();
         assertThat(result.written()).hasSize(1);
         assertThat(files()).containsExactly("print/a.jpg");
         assertThat(size("print/a.jpg")).isEqualTo(new PixelSize(450, 300));
+    }
+
+    @Test
+    void aStoppedDeliveryGoesOnAndGivesTheSameFilesAsOneThatWasNot() throws Exception {
+        deliver(Set.of("print", "feed"));
+        Map<String, Long> whole = sums();
+        out = temporary.resolve("resumed");
+        DeliveryPlan plan = plan(Set.of("print", "feed"));
+        Delivery[] stopped = new Delivery[1];
+        stopped[0] = new Delivery(plan, source, out, true, (done, total, name) -> stopped[0].stop());
+        stopped[0].run(1);
+        Files.writeString(out.resolve("print").resolve(".nexa-left.part"), "half a file that a crash left");
+        Delivery.Result resumed = deliver(Set.of("print", "feed"));
+        assertThat(resumed.kept()).hasSize(1);
+        assertThat(resumed.written()).hasSize(5);
+        assertThat(sums()).isEqualTo(whole);
+    }
+
+    @Test
+    void aChangedCropReplacesItsEarlierFileOrGetsANumberAsAsked() throws Exception {
+        deliver(Set.of("print"));
+        byte[] before = Files.readAllBytes(out.resolve("print/a.jpg"));
+        shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(-8)));
+        new Delivery(plan(Set.of("print")), source, out, false, (done, total, name) -> {}).run(2);
+        assertThat(Files.readAllBytes(out.resolve("print/a.jpg"))).isEqualTo(before);
+        assertThat(out.resolve("print/a-2.jpg")).exists();
+        shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(5)));
+        Delivery.Result again = deliver(Set.of("print"));
+        assertThat(again.kept()).hasSize(2);
+        assertThat(files()).as("the latest of its own is replaced").hasSize(4);
+    }
+
+    @Test
+    void aListOfWhatWasDeliveredThatLeadsElsewhereIsNotFollowed() throws Exception {
+        Files.createDirectories(out);
+        Path other = Files.writeString(temporary.resolve("other.jpg"), "precious");
+        Files.writeString(out.resolve(DeliveredFiles.NAME), "print/a.jpg\t../other.jpg\tx\t8\n");
+        deliver(Set.of("print"));
+        assertThat(other).hasContent("precious");
+        assertThat(out.resolve("print/a.jpg")).exists();
+    }
+
+    @Test
+    void anUnturnedPngOrTiffAtItsOwnSizeIsThePhotoBitForBit() throws Exception {
+        Mat deep = new Mat(40, 60, opencv_core.CV_16UC3);
+        try (UShortIndexer values = deep.createIndexer()) {
+            for (int y = 0; y < 40; y++) {
+                for (int x = 0; x < 60; x++) {
+                    values.put(y, x, x * 1000 + 7, y * 1500 + 3, x * y * 11 + 1);
+                }
+            }
+        }
+        opencv_imgcodecs.imwrite(source.resolve("deep.png").toString(), deep);
+        Format png = Format.of("png", "PNG", Ratio.PHOTO)
+                .withFile(new FileSpec(FileSpec.Type.PNG, 90, FileSpec.Colour.KEEP, "png", "{photo}"));
+        Format tiff = Format.of("tiff", "TIFF", Ratio.PHOTO)
+                .withSize(new OutputSize.AsCropped())
+                .withFile(new FileSpec(FileSpec.Type.TIFF, 90, FileSpec.Colour.KEEP, "tiff", "{photo}"));
+        Shoot plain = Shoot.of("Deep", Shoot.Order.NAME, List.of(png, tiff), List.of(Photo.untouched("deep.png")));
+        shoot = ShootReading.of(plain, source).appliedTo(plain);
+        assertThat(deliver(Set.of("png", "tiff")).failures()).isEmpty();
+        assertThat(values(opencv_imgcodecs.imread(
+                        out.resolve("png/deep.png").toString(), opencv_imgcodecs.IMREAD_UNCHANGED)))
+                .isEqualTo(values(deep));
+        assertThat(values(opencv_imgcodecs.imread(
+                        out.resolve("tiff/deep.tif").toString(), opencv_imgcodecs.IMREAD_UNCHANGED)))
+                .isEqualTo(values(deep));
+    }
+
+    private static short[] values(Mat pixels) {
+        short[] values = new short[(int) (pixels.total() * pixels.channels())];
+        new ShortPointer(pixels.data()).get(values);
+        return values;
+    }
+
+    @Test
+    void everyKindCarriesItsProfileAndPixelsAnInch() throws Exception {
+        Format png = PRINT.withFile(new FileSpec(FileSpec.Type.PNG, 90, FileSpec.Colour.KEEP, "", "{photo}"));
+        Format tiff = PRINT.withId("tiff")
+                .withFile(new FileSpec(FileSpec.Type.TIFF, 90, FileSpec.Colour.SRGB, "", "{photo}"));
+        shoot = shoot.withFormats(List.of(png, tiff));
+        assertThat(deliver(Set.of("print", "tiff")).failures()).isEmpty();
+        for (String name : List.of("c.png", "c.tif")) {
+            Metadata metadata =
+                    ImageMetadataReader.readMetadata(out.resolve(name).toFile());
+            assertThat(metadata.containsDirectoryOfType(IccDirectory.class))
+                    .as(name)
+                    .isTrue();
+            assertThat(size(name)).isEqualTo(new PixelSize(300, 450));
+        }
+        ExifIFD0Directory tags = ImageMetadataReader.readMetadata(
+                        out.resolve("c.tif").toFile())
+                .getFirstDirectoryOfType(ExifIFD0Directory.class);
+        assertThat(tags.getRational(ExifIFD0Directory.TAG_X_RESOLUTION).doubleValue())
+                .isEqualTo(150);
+    }
+
+    @Test
+    void theListNamesEveryFileAndWhereItCameFrom() throws Exception {
+        shoot = shoot.withFormats(List.of(PRINT, FEED.withName("=Feed, \"tall\"")));
+        deliver(Set.of("print", "feed"));
+        List<String> lines = Files.readAllLines(out.resolve(DeliveryList.NAME));
+        assertThat(lines).hasSize(7);
+        assertThat(lines.get(1)).startsWith("print/a.jpg,a.jpg,Print,written,");
+        assertThat(lines).anySatisfy(line -> assertThat(line).contains("\"'=Feed, \"\"tall\"\"\""));
+    }
+
+    @Test
+    void theCheckTellsWhatToKnowBeforeItGoes() throws Exception {
+        Files.writeString(source.resolve("broken.jpg"), "no photo");
+        List<Photo> photos = new ArrayList<>(shoot.photos());
+        photos.add(Photo.untouched("broken.jpg"));
+        Format same = FEED.withFile(FileSpec.usual("social").withName("same"));
+        Shoot all = shoot.withPhotos(photos).withFormats(List.of(same));
+        ShootReading reading = ShootReading.of(all, source);
+        DeliveryPlan plan = DeliveryPlan.of(all, reading, new DeliveryPlan.Choice(Set.of("feed"), false, false));
+        List<DeliveryCheck.Finding> findings = DeliveryCheck.of(all, reading, plan);
+        assertThat(findings)
+                .extracting(DeliveryCheck.Finding::kind)
+                .containsOnly(
+                        DeliveryCheck.Kind.UNREADABLE, DeliveryCheck.Kind.UNTOUCHED, DeliveryCheck.Kind.SAME_NAME);
+        assertThat(findings).contains(new DeliveryCheck.Finding(DeliveryCheck.Kind.UNREADABLE, "broken.jpg", ""));
+        assertThat(DeliveryCheck.room(out)).isPositive();
+    }
+
+    private Map<String, Long> sums() throws Exception {
+        Map<String, Long> sums = new TreeMap<>();
+        for (String name : files()) {
+            CRC32 sum = new CRC32();
+            sum.update(Files.readAllBytes(out.resolve(name)));
+            sums.put(name, sum.getValue());
+        }
+        return sums;
     }
 
     @Test
@@ -179,13 +321,14 @@ class DeliveryTest {
     }
 
     private Delivery.Result deliver(Set<String> formats) throws Exception {
-        return new Delivery(plan(formats), source, out, (done, total, name) -> {}).run(2);
+        return new Delivery(plan(formats), source, out, true, (done, total, name) -> {}).run(2);
     }
 
     private List<String> files() throws Exception {
         try (Stream<Path> all = Files.walk(out)) {
             return all.filter(Files::isRegularFile)
                     .map(file -> out.relativize(file).toString())
+                    .filter(name -> !name.equals(DeliveredFiles.NAME) && !name.equals(DeliveryList.NAME))
                     .toList();
         }
     }

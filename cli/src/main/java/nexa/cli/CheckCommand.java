@@ -1,0 +1,71 @@
+package nexa.cli;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import nexa.core.format.Format;
+import nexa.imaging.deliver.DeliveryCheck;
+import nexa.imaging.deliver.DeliveryPlan;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Lists what to know before the files of a shoot are delivered. */
+@Command(
+        name = "check",
+        description = "Lists what needs a look before the files are delivered.",
+        mixinStandardHelpOptions = true)
+final class CheckCommand implements Callable<Integer> {
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "DIR", description = "The shoot's folder.")
+    private Path folder;
+
+    @Option(names = "--json", description = "Print JSON: an object a finding, with file, format and finding.")
+    private boolean asJson;
+
+    @Override
+    public Integer call() throws Exception {
+        OpenedShoot opened = OpenedShoot.open(folder);
+        DeliveryPlan plan = DeliveryPlan.of(
+                opened.shoot(),
+                opened.reading(),
+                new DeliveryPlan.Choice(
+                        opened.shoot().formats().stream()
+                                .filter(Format::goes)
+                                .map(Format::id)
+                                .collect(Collectors.toSet()),
+                        false,
+                        false));
+        List<DeliveryCheck.Finding> findings = DeliveryCheck.of(opened.shoot(), opened.reading(), plan);
+        PrintWriter out = spec.commandLine().getOut();
+        if (asJson) {
+            ArrayNode list = JSON.createArrayNode();
+            findings.forEach(finding -> list.addObject()
+                    .put("file", finding.file())
+                    .put("format", finding.format())
+                    .put("finding", word(finding.kind())));
+            out.println(JSON.writeValueAsString(list));
+        } else {
+            findings.forEach(
+                    finding -> out.println(finding.file() + "\t" + finding.format() + "\t" + word(finding.kind())));
+        }
+        opened.tellProblems(spec.commandLine().getErr());
+        return findings.isEmpty() ? NexaCommand.DONE : NexaCommand.SOME_FAILED;
+    }
+
+    private static String word(DeliveryCheck.Kind kind) {
+        return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

@@ -1,0 +1,94 @@
+package nexa.imaging.deliver;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import nexa.core.format.Format;
+import nexa.core.series.Crops;
+import nexa.core.series.Look;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.read.ShootReading;
+
+/** What to know of a delivery before it goes. None of it keeps it from going but a file that cannot be read. */
+public final class DeliveryCheck {
+    /** About what a delivery takes a pixel of its results, in bytes; a guess on the safe side for a JPEG. */
+    private static final double BYTES_A_PIXEL = 0.9;
+
+    /** What there is to know. */
+    public enum Kind {
+        UNREADABLE,
+        TOO_FEW_PIXELS,
+        LIMITED,
+        SUBJECT_CUT,
+        OUT_OF_STEP,
+        NOT_LOOKED_AT,
+        UNTOUCHED,
+        SAME_NAME
+    }
+
+    /**
+     * One thing to know.
+     *
+     * @param format the format's id, "" where it is the same in all
+     */
+    public record Finding(Kind kind, String file, String format) {}
+
+    private DeliveryCheck() {}
+
+    /** Everything to know of a plan, and of the photos that are missing from it because they cannot be read. */
+    public static List<Finding> of(Shoot shoot, ShootReading reading, DeliveryPlan plan) {
+        List<Finding> findings = new ArrayList<>();
+        for (Photo photo : shoot.photos()) {
+            if (photo.mark() != Mark.OUT && reading.problems().containsKey(photo.file())) {
+                findings.add(new Finding(Kind.UNREADABLE, photo.file(), ""));
+            }
+        }
+        Crops crops = new Crops(shoot);
+        Map<String, String> names = new HashMap<>();
+        for (DeliveryPlan.Item item : plan.files()) {
+            PhotoCrop crop = item.crop();
+            Format format = shoot.format(item.format().id());
+            Set<Look> looks = Look.of(crops, crop);
+            for (Look look : looks) {
+                findings.add(new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
+            }
+            if (crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone()) {
+                findings.add(new Finding(Kind.UNTOUCHED, crop.photo().file(), format.id()));
+            }
+            if (names.put(
+                            item.wishedName().toLowerCase(Locale.ROOT),
+                            crop.photo().file())
+                    != null) {
+                findings.add(new Finding(Kind.SAME_NAME, crop.photo().file(), format.id()));
+            }
+        }
+        return findings;
+    }
+
+    /** About how many bytes a plan's files will take together. */
+    public static long likelyBytes(DeliveryPlan plan) {
+        return (long) plan.files().stream()
+                .mapToDouble(item -> BYTES_A_PIXEL
+                        * item.crop().output().width()
+                        * item.crop().output().height())
+                .sum();
+    }
+
+    /** How many bytes there is room for where a destination is, or is going to be. */
+    public static long room(Path destination) throws IOException {
+        Path there = destination.toAbsolutePath();
+        while (there.getParent() != null && !Files.exists(there)) {
+            there = there.getParent();
+        }
+        return Files.getFileStore(there).getUsableSpace();
+    }
+}

@@ -1,0 +1,79 @@
+package nexa.imaging.deliver;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import nexa.core.geometry.Crop;
+
+/** The list of all files of a delivery, as comma-separated values (RFC 4180). */
+final class DeliveryList {
+    /** The list's name in the destination. */
+    static final String NAME = "nexa-files.csv";
+
+    private static final String HEADS =
+            "file,source,format,what,left,top,width,height,angle,pixels across,pixels down,ppi,warnings\r\n";
+
+    /**
+     * One line.
+     *
+     * @param file the file's name inside the destination; where there is none, the name it would have had
+     * @param what written, kept from before, or why it failed
+     */
+    record Line(DeliveryPlan.Item item, String file, String what) {}
+
+    private DeliveryList() {}
+
+    /** Writes the list in place of the one of an earlier delivery. */
+    static void write(Path destination, List<Line> lines) throws IOException {
+        String text = lines.stream()
+                .sorted(Comparator.comparing(Line::file))
+                .map(DeliveryList::text)
+                .collect(Collectors.joining("", HEADS, ""));
+        Path temporary = destination.resolve(".nexa-list.part");
+        Files.write(temporary, text.getBytes(StandardCharsets.UTF_8));
+        Files.move(temporary, destination.resolve(NAME), StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    private static String text(Line line) {
+        DeliveryPlan.Item item = line.item();
+        Crop crop = item.crop().crop();
+        var corner = crop.at(0, 0, item.photo().angle());
+        String warnings = item.crop().warnings().stream()
+                .map(warning -> warning.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                .collect(Collectors.joining("; "));
+        String ppi = item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "";
+        return String.join(
+                        ",",
+                        quoted(line.file()),
+                        quoted(item.photo().file()),
+                        quoted(item.format().name()),
+                        quoted(line.what()),
+                        number(corner.x()),
+                        number(corner.y()),
+                        number(crop.size().width()),
+                        number(crop.size().height()),
+                        number(item.photo().angle().degrees()),
+                        String.valueOf(item.crop().output().width()),
+                        String.valueOf(item.crop().output().height()),
+                        ppi,
+                        quoted(warnings))
+                + "\r\n";
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.2f", value);
+    }
+
+    /** Quoted where it has to be. What a spreadsheet would take for a formula gets an apostrophe before it. */
+    private static String quoted(String text) {
+        String safe = text.matches("^[=+@\\-\\t\\r].*") ? "'" + text : text;
+        boolean needsQuotes = safe.contains(",") || safe.contains("\"") || safe.contains("\n") || safe.contains("\r");
+        return needsQuotes ? "\"" + safe.replace("\"", "\"\"") + "\"" : safe;
+    }
+}
