@@ -28,6 +28,9 @@ import nexa.desktop.shell.Shell;
 final class Shots {
     private static final Duration TO_SETTLE = Duration.seconds(3);
 
+    private static final int MOVES = 6;
+    private static final Duration BETWEEN_MOVES = Duration.millis(60);
+
     private final Stage stage;
     private final Shell shell;
     private final Path folder;
@@ -49,10 +52,14 @@ final class Shots {
         views.add(Map.entry("easel-turning", this::holdVernier));
         views.add(Map.entry("format-editor", () -> {
             robot.mouseRelease(MouseButton.PRIMARY);
-            ((MenuButton) find("#add-format")).getItems().get(0).fire();
+            PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
+            released.setOnFinished(
+                    event -> ((MenuButton) find("#add-format")).getItems().get(0).fire());
+            released.play();
         }));
         views.add(Map.entry("print-help", () -> {
             fire("#close-panel");
+            shell.session().orElseThrow().undo();
             shell.session().orElseThrow().undo();
             fire("#print-help");
         }));
@@ -82,8 +89,13 @@ final class Shots {
         Bounds vernier = find("#vernier").localToScreen(find("#vernier").getBoundsInLocal());
         robot.mouseMove(vernier.getCenterX(), vernier.getCenterY());
         robot.mousePress(MouseButton.PRIMARY);
-        robot.mouseMove(vernier.getCenterX() + 20, vernier.getCenterY());
-        robot.mouseMove(vernier.getCenterX() + 40, vernier.getCenterY());
+        // Each move has to arrive before the next one, or none is seen.
+        for (int i = 1; i <= MOVES; i++) {
+            double x = vernier.getCenterX() + i * 10.0;
+            PauseTransition later = new PauseTransition(BETWEEN_MOVES.multiply(i));
+            later.setOnFinished(event -> robot.mouseMove(x, vernier.getCenterY()));
+            later.play();
+        }
     }
 
     void take() {
