@@ -26,7 +26,7 @@ import nexa.store.UserData;
 
 /**
  * The whole program on a shoot of 3,000 photos: how soon the first screen of thumbnails is there and what the heap holds;
- * how long a step to the next photo takes; and how far apart frames come while a handle is dragged and the photo slid.
+ * how long a step to the next photo takes; and how far apart frames come while a handle is dragged, the photo slid and turned.
  * The pointer is moved once a frame; frames come 60 times a second at the most.
  */
 public final class WindowBench {
@@ -62,8 +62,10 @@ public final class WindowBench {
             stage.show();
             script.add(this::open);
             script.add(this::step);
-            script.add(() -> drag("handle dragged, frame", "#handle-bottom_right"));
-            script.add(() -> drag("photo slid, frame", ".room"));
+            script.add(() -> drag("handle dragged, frame", "#handle-bottom_right", 0.5));
+            script.add(() -> drag("photo slid, frame", ".room", 0.5));
+            script.add(() -> drag("photo turned by the vernier, frame", "#vernier", 0.5));
+            script.add(() -> drag("photo turned by a drag outside, frame", ".room", 0.06));
             next();
         }
 
@@ -170,11 +172,13 @@ public final class WindowBench {
                     .isPresent();
         }
 
-        private void drag(String name, String query) {
+        /** @param across where in the node the drag begins, as a share of its width */
+        private void drag(String name, String query, double across) {
             Node node = stage.getScene().getRoot().lookup(query);
             Bounds place = node.localToScreen(node.getBoundsInLocal());
             Robot robot = new Robot();
-            robot.mouseMove(place.getCenterX(), place.getCenterY());
+            double startX = place.getMinX() + across * place.getWidth();
+            robot.mouseMove(startX, place.getCenterY());
             robot.mousePress(MouseButton.PRIMARY);
             Figures figures = new Figures(name);
             new AnimationTimer() {
@@ -190,7 +194,7 @@ public final class WindowBench {
                     last = now;
                     frame++;
                     double way = 90 * Math.sin(frame / 14.0);
-                    robot.mouseMove(place.getCenterX() - Math.abs(way), place.getCenterY() - Math.abs(way) / 2);
+                    robot.mouseMove(startX - Math.abs(way) / 3, place.getCenterY() - Math.abs(way) / 2);
                     if (frame > FRAMES) {
                         stop();
                         robot.mouseRelease(MouseButton.PRIMARY);

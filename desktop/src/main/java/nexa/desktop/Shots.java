@@ -53,8 +53,8 @@ final class Shots {
         views.add(Map.entry("format-editor", () -> {
             robot.mouseRelease(MouseButton.PRIMARY);
             PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
-            released.setOnFinished(
-                    event -> ((MenuButton) find("#add-format")).getItems().get(0).fire());
+            released.setOnFinished(event ->
+                    ((MenuButton) find("#add-format")).getItems().get(0).fire());
             released.play();
         }));
         views.add(Map.entry("print-help", () -> {

@@ -6,8 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import nexa.store.ShootFolder;
+import nexa.store.UserData;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -34,6 +36,30 @@ class TroubleTest extends WindowTest {
         push(KeyCode.W);
         waitFor(() -> crop().size().ratio() > 1);
         assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0139.jpg");
+    }
+
+    @Test
+    void openingSeveralPhotosShowsOnlyThese() throws Exception {
+        Files.copy(folder.resolve("fern-0139.jpg"), folder.resolve("fern-0148.jpg"));
+        interact(() -> shell.open(List.of(folder.resolve("fern-0138.jpg"), folder.resolve("fern-0148.jpg"))));
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Only the 2 photos you opened are shown.")));
+        waitFor(() -> lookup("#print-fern-0148").tryQuery().isPresent());
+        assertThat(lookup(".print").queryAll().stream().filter(Node::isVisible)).hasSize(2);
+        assertThat(session().shoot().photos())
+                .as("the others stay in the shoot")
+                .hasSize(3);
+    }
+
+    @Test
+    void aSecondWindowCanOnlyLook() throws Exception {
+        try (ShootFolder writer = ShootFolder.open(folder, new UserData(temporary))) {
+            open(folder);
+            waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Another window works on")));
+            goToEasel("fern-0138.jpg");
+            var before = session().shoot();
+            push(KeyCode.W);
+            assertThat(session().shoot()).isEqualTo(before);
+        }
     }
 
     @Test

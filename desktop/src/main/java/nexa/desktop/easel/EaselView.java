@@ -236,8 +236,7 @@ public final class EaselView extends View {
     }
 
     private void tellStanding() {
-        List<Photo> ready =
-                session.shoot().photos().stream().filter(session::isReady).toList();
+        List<Photo> ready = session.photos().stream().filter(session::isReady).toList();
         long done = ready.stream()
                 .filter(photo -> photo.entry(session.formatProperty().get()).isDone())
                 .count();
@@ -246,7 +245,7 @@ public final class EaselView extends View {
 
     /** The neighbours of this photo are likely to be wanted next. */
     private void readAhead() {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.photos();
         int here = session.photo().map(photos::indexOf).orElse(-1);
         for (int next : new int[] {here - 1, here + 1}) {
             if (next >= 0 && next < photos.size() && session.isReady(photos.get(next))) {
@@ -536,7 +535,7 @@ public final class EaselView extends View {
     }
 
     private Optional<String> nextNotDone(Photo from, String format) {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.photos();
         int here = photos.stream().map(Photo::file).toList().indexOf(from.file());
         for (int i = 1; i < photos.size(); i++) {
             Photo next = photos.get((here + i) % photos.size());

@@ -49,7 +49,7 @@ final class ProofStrip {
     }
 
     private void refresh() {
-        List<String> files = session.shoot().photos().stream().map(Photo::file).toList();
+        List<String> files = session.photos().stream().map(Photo::file).toList();
         if (!files.equals(node.getItems())) {
             node.getItems().setAll(files);
             showCurrent();

@@ -44,7 +44,8 @@ record LineUp(List<Entry> entries) {
         Crops crops = new Crops(shoot);
         Format format = shoot.format(session.formatProperty().get());
         List<Entry> entries = new ArrayList<>();
-        for (Photo photo : shoot.photos()) {
+        for (Photo shown : session.photos()) {
+            Photo photo = shoot.photo(shown.file());
             boolean isHere = session.isReady(photo)
                     && photo.mark() != Mark.OUT
                     && photo.size().orientation() == orientation;

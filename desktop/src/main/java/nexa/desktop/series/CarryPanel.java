@@ -150,7 +150,7 @@ public final class CarryPanel extends VBox {
     }
 
     private List<String> files() {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.photos();
         int here = photos.indexOf(session.shoot().photo(lead.file()));
         List<String> files = new ArrayList<>();
         for (int i = 0; i < photos.size(); i++) {

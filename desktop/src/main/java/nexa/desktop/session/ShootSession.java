@@ -45,6 +45,7 @@ public final class ShootSession {
     private final ObjectProperty<Set<String>> chosen = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<String> format;
     private final Thread reader;
+    private Optional<Set<String>> only = Optional.empty();
     private Crops crops;
     private Runnable refused = () -> {};
 
@@ -141,6 +142,20 @@ public final class ShootSession {
         return chosen;
     }
 
+    /** Shows only these photos of the shoot; the others stay in it, as they are. */
+    public void showOnly(Set<String> files) {
+        only = Optional.of(Set.copyOf(files));
+    }
+
+    /** The photos that are shown, in the shoot's order. */
+    public List<Photo> photos() {
+        List<Photo> all = shoot.get().photos();
+        return only.map(files -> all.stream()
+                        .filter(photo -> files.contains(photo.file()))
+                        .toList())
+                .orElse(all);
+    }
+
     /** The photo worked on. */
     public Optional<Photo> photo() {
         return photo.get().flatMap(file -> shoot.get().find(file));
@@ -163,7 +178,7 @@ public final class ShootSession {
 
     /** Goes to the photo some places further on, or stays at the end. Photos that cannot be read are passed over. */
     public void step(int places) {
-        List<String> files = shoot.get().photos().stream()
+        List<String> files = photos().stream()
                 .map(Photo::file)
                 .filter(file -> !reading.get().problems().containsKey(file))
                 .toList();

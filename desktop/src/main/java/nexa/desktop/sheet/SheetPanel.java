@@ -96,8 +96,7 @@ final class SheetPanel {
     }
 
     private void refresh() {
-        List<Photo> ready =
-                session.shoot().photos().stream().filter(session::isReady).toList();
+        List<Photo> ready = session.photos().stream().filter(session::isReady).toList();
         progress.getChildren().clear();
         int row = 0;
         for (Format format : session.shoot().formats()) {

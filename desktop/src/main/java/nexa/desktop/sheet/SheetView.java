@@ -188,7 +188,7 @@ public final class SheetView extends View {
     }
 
     private void refresh() {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.photos();
         standing.set(Words.get("sheet.standing", photos.size()));
         double width = Math.max(60, (sheet.getWidth() - SIDES) / tools.across() - SheetRow.GAP);
         List<SheetRow> fresh = new ArrayList<>();

@@ -157,10 +157,9 @@ public final class Shell extends StackPane {
                 ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
                 remember(folder.path());
                 loadOwnThings();
-                Optional<String> photo =
-                        isPhoto ? Optional.of(first.getFileName().toString()) : Optional.empty();
+                List<String> photos = isPhoto ? beside(first, paths) : List.of();
                 Platform.runLater(() -> {
-                    show(folder, photo);
+                    show(folder, photos);
                     shown.complete(null);
                 });
             } catch (ShootProblem e) {
@@ -171,6 +170,15 @@ public final class Shell extends StackPane {
             }
         });
         return shown;
+    }
+
+    /** The names of the paths that lie in the folder of the first. */
+    private static List<String> beside(Path first, List<Path> paths) {
+        return paths.stream()
+                .map(path -> path.toAbsolutePath().normalize())
+                .filter(path -> first.getParent().equals(path.getParent()))
+                .map(path -> path.getFileName().toString())
+                .toList();
     }
 
     /** What is the photographer's and not a shoot's; read once, off the JavaFX thread. */
@@ -198,12 +206,17 @@ public final class Shell extends StackPane {
         }
     }
 
-    private void show(ShootFolder folder, Optional<String> photo) {
+    /** @param photos the photos that were opened; several are shown alone, one is gone to, none is the whole shoot */
+    private void show(ShootFolder folder, List<String> photos) {
         closeShoot();
         session = new ShootSession(folder, new Saving());
         session.onRefused(() -> messages.say(Words.get("message.readOnly", folder.path())));
         if (session.isReadOnly()) {
             messages.say(Words.get("message.readOnly", folder.path()));
+        }
+        if (photos.size() > 1) {
+            session.showOnly(Set.copyOf(photos));
+            messages.say(Words.get("message.only", photos.size(), folder.path()));
         }
         views = List.of(
                 new SheetView(session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))),
@@ -213,8 +226,10 @@ public final class Shell extends StackPane {
         topBar = new TopBar(session, views, new TopBarDoors());
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));
-        if (photo.isPresent()) {
-            session.goTo(photo);
+        if (!photos.isEmpty()) {
+            session.goTo(Optional.of(photos.get(0)));
+        }
+        if (photos.size() == 1) {
             go("easel");
         } else {
             go("sheet");
