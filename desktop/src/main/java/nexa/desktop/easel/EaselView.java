@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ButtonBase;
@@ -26,17 +24,12 @@ import nexa.core.format.Paper;
 import nexa.core.guide.Guide;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
-import nexa.core.series.CarryAcross;
-import nexa.core.series.Leads;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Reorient;
-import nexa.core.series.StartAgain;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Shoot;
 import nexa.desktop.picture.GuideLayer;
-import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Overlays;
@@ -65,6 +58,7 @@ public final class EaselView extends View {
     private final Tools tools;
     private final Desk desk;
     private final StepSection step;
+    private final PhotoActions actions;
     private final Label photoName = Parts.label("", "photo-tag-name");
     private final Label photoState = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
@@ -94,7 +88,8 @@ public final class EaselView extends View {
         this.messages = messages;
         this.room = new Room(session.pictures(), this::listenToHandle);
         this.hand = new Hand(session, room, this::draftChanged, this::gestureEnded);
-        this.step = new StepSection(new Stepping());
+        this.actions = new PhotoActions(session, overlays, this::letGoOfAll);
+        this.step = new StepSection(actions);
         this.traceBar = new TraceBar(new Traced());
         this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
         this.desk = new Desk(
@@ -350,12 +345,12 @@ public final class EaselView extends View {
 
         @Override
         public void reorient(Reorient how) {
-            EaselView.this.reorient(how);
+            actions.reorient(how);
         }
 
         @Override
         public void startAgain(StartKind what) {
-            EaselView.this.startAgain(what);
+            actions.startAgain(what);
         }
 
         @Override
@@ -388,57 +383,6 @@ public final class EaselView extends View {
             hand.finish();
             session.crop().ifPresent(crop -> overlays.show(new PrintHelp(crop, overlays::close)));
         }
-    }
-
-    /** What the desk's part for the set asks for. */
-    private final class Stepping implements StepSection.Doors {
-        @Override
-        public void carry() {
-            EaselView.this.carry();
-        }
-
-        @Override
-        public void lead() {
-            change(Edit.Kind.LEAD, (shoot, file) -> Leads.make(shoot, file, format()));
-        }
-
-        @Override
-        public void noLead() {
-            change(Edit.Kind.LEAD, (shoot, file) -> Leads.takeAway(shoot, file, format()));
-        }
-
-        @Override
-        public void letGo() {
-            change(Edit.Kind.LET_GO, (shoot, file) -> Leads.letGo(shoot, Set.of(file), format()));
-        }
-
-        @Override
-        public void followAgain(boolean withTune) {
-            change(
-                    Edit.Kind.CARRY,
-                    (shoot, file) -> withTune
-                            ? CarryAcross.againTuned(shoot, file, format())
-                            : CarryAcross.again(shoot, Set.of(file), format()));
-        }
-
-        private void change(Edit.Kind kind, BiFunction<Shoot, String, Shoot> how) {
-            hand.finish();
-            session.photo()
-                    .filter(session::isReady)
-                    .ifPresent(photo -> session.edit(kind, shoot -> how.apply(shoot, photo.file())));
-            room.requestFocus();
-        }
-
-        private String format() {
-            return session.formatProperty().get();
-        }
-    }
-
-    private void carry() {
-        hand.finish();
-        session.photo()
-                .filter(session::isReady)
-                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays::close)));
     }
 
     /** What the traced lines' bar asks for. */
@@ -478,8 +422,8 @@ public final class EaselView extends View {
             items.add(offer("spot.put", tools::putSubjectOnCrossing));
             items.add(offer("spot.clear", tools::clearSubject));
         }
-        items.add(offer("menu.select", () -> mark(Mark.SELECT)));
-        items.add(offer("menu.out", () -> mark(Mark.OUT)));
+        items.add(offer("menu.select", () -> actions.mark(Mark.SELECT)));
+        items.add(offer("menu.out", () -> actions.mark(Mark.OUT)));
         return items;
     }
 
@@ -489,61 +433,10 @@ public final class EaselView extends View {
         return item;
     }
 
-    private void reorient(Reorient how) {
+    /** What the hand is at, and the lines traced, belong to the photo as it was. */
+    private void letGoOfAll() {
         hand.finish();
         tools.tracing().clear();
-        session.photo().filter(session::isReady).ifPresent(photo -> {
-            boolean isMirror = how == Reorient.MIRROR || how == Reorient.MIRROR_DOWN;
-            session.edit(
-                    isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO,
-                    shoot -> how.apply(shoot, Set.of(photo.file())));
-        });
-    }
-
-    private void startAgain(StartKind what) {
-        hand.finish();
-        tools.tracing().clear();
-        String format = session.formatProperty().get();
-        session.photo()
-                .ifPresent(photo -> session.edit(Edit.Kind.START_AGAIN, shoot -> switch (what) {
-                    case CROP -> StartAgain.crop(shoot, photo.file(), format);
-                    case LEVEL -> StartAgain.level(shoot, photo.file());
-                    case PHOTO -> StartAgain.photos(shoot, Set.of(photo.file()));
-                }));
-    }
-
-    private void mark(Mark mark) {
-        session.photo()
-                .ifPresent(photo -> session.edit(
-                        Edit.Kind.MARK,
-                        shoot -> shoot.with(
-                                photo.file(), before -> before.withMark(before.mark() == mark ? Mark.OPEN : mark))));
-    }
-
-    private void doneAndOn() {
-        hand.finish();
-        session.photo().filter(session::isReady).ifPresent(photo -> {
-            String format = session.formatProperty().get();
-            session.edit(
-                    Edit.Kind.DONE,
-                    shoot -> shoot.with(
-                            photo.file(),
-                            before -> before.withEntry(
-                                    format, before.entry(format).withDone(true))));
-            session.goTo(Optional.of(nextNotDone(photo, format).orElse(photo.file())));
-        });
-    }
-
-    private Optional<String> nextNotDone(Photo from, String format) {
-        List<Photo> photos = session.photos();
-        int here = photos.stream().map(Photo::file).toList().indexOf(from.file());
-        for (int i = 1; i < photos.size(); i++) {
-            Photo next = photos.get((here + i) % photos.size());
-            if (session.isReady(next) && !next.entry(format).isDone()) {
-                return Optional.of(next.file());
-            }
-        }
-        return Optional.empty();
     }
 
     private void step(int places) {
@@ -562,7 +455,7 @@ public final class EaselView extends View {
     @Override
     public boolean pressed(KeyEvent key) {
         if (key.isControlDown() && (key.getCode() == KeyCode.LEFT || key.getCode() == KeyCode.RIGHT)) {
-            reorient(key.getCode() == KeyCode.LEFT ? Reorient.LEFT : Reorient.RIGHT);
+            actions.reorient(key.getCode() == KeyCode.LEFT ? Reorient.LEFT : Reorient.RIGHT);
             return true;
         }
         boolean isModified = key.isControlDown() || key.isAltDown() || key.isMetaDown();
@@ -602,14 +495,14 @@ public final class EaselView extends View {
             case L -> tools.take(Tools.Tool.TRACE);
             case N -> tools.take(Tools.Tool.DRAW);
             case P -> tools.take(Tools.Tool.SUBJECT);
-            case C -> carry();
-            case S -> mark(Mark.SELECT);
-            case DELETE -> mark(Mark.OUT);
+            case C -> actions.carry();
+            case S -> actions.mark(Mark.SELECT);
+            case DELETE -> actions.mark(Mark.OUT);
             case LEFT -> hand.arrow(-1, 0, key);
             case RIGHT -> hand.arrow(1, 0, key);
             case UP -> hand.arrow(0, -1, key);
             case DOWN -> hand.arrow(0, 1, key);
-            case ENTER -> doneAndOn();
+            case ENTER -> actions.doneAndOn();
             default -> {
                 return false;
             }

@@ -75,6 +75,9 @@ final class FormatEditor extends VBox {
         grid.addRow(2, caption("editor.turn"), turn);
         grid.addRow(3, caption("editor.size"), new HBox(6, kind, papers()));
         grid.addRow(4, Parts.label(""), sizes);
+        FileEditor file = new FileEditor(() -> format().file(), spec -> change(format -> format.withFile(spec)));
+        grid.addRow(5, caption("editor.file"), file.kindRow());
+        grid.addRow(6, caption("editor.folder"), file.nameRow());
         said.setWrapText(true);
         said.setMaxWidth(440);
         getChildren().addAll(heading, grid, said, crops, actions());

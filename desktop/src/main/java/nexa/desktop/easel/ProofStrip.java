@@ -122,7 +122,8 @@ final class ProofStrip {
             setAccessibleText(photo.get().file());
             if (session.isReady(photo.get())) {
                 PhotoCrop crop = session.crop(photo.get(), session.format());
-                word.setText("");
+                boolean isPlain = crop.state() == PhotoCrop.State.UNTOUCHED || crop.state() == PhotoCrop.State.FOLLOW;
+                word.setText(isPlain ? "" : Words.of("state", crop.state()));
                 tick.setVisible(crop.isDone());
                 tick.setManaged(crop.isDone());
                 if (!seen.equals(Optional.of(crop))) {
