@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
@@ -87,7 +88,8 @@ public final class FilesBench {
             DeliveryPlan plan = DeliveryPlan.of(shoot, reading, new DeliveryPlan.Choice(Set.of("page"), false, false));
             for (int round = 0; round <= ROUNDS; round++) {
                 Path out = folder.resolve("out " + degrees + " " + round);
-                double millis = time(() -> new Delivery(plan, folder, out, true, (done, total, name) -> {}).run(2));
+                double millis = time(
+                        () -> new Delivery(plan, folder, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2));
                 if (round > 0) {
                     System.out.println(String.format(
                             Locale.ROOT,

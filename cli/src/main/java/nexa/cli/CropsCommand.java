@@ -25,6 +25,8 @@ import picocli.CommandLine.Spec;
 final class CropsCommand implements Callable<Integer> {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
+    private static final String UNREADABLE = "unreadable";
+
     @Spec
     private CommandSpec spec;
 
@@ -41,15 +43,16 @@ final class CropsCommand implements Callable<Integer> {
         ArrayNode list = JSON.createArrayNode();
         for (Photo photo : opened.shoot().photos()) {
             for (Format format : opened.shoot().formats()) {
-                boolean isReadable = !opened.reading().problems().containsKey(photo.file());
-                if (isReadable) {
-                    add(list, crops.of(photo, format));
+                boolean isUnreadable = opened.reading().problems().containsKey(photo.file());
+                // A photo that is not there just now keeps the crops it has, as long as its size is known.
+                if (photo.pixels().isPresent()) {
+                    add(list, crops.of(photo, format), isUnreadable);
                 } else {
                     ObjectNode node = list.addObject();
                     node.put("file", photo.file())
                             .put("format", format.id())
                             .putArray("warnings")
-                            .add("unreadable");
+                            .add(UNREADABLE);
                 }
             }
         }
@@ -59,7 +62,7 @@ final class CropsCommand implements Callable<Integer> {
         return opened.tellProblems(spec.commandLine().getErr()) ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
     }
 
-    private void add(ArrayNode list, PhotoCrop shown) throws JsonProcessingException {
+    private void add(ArrayNode list, PhotoCrop shown, boolean isUnreadable) throws JsonProcessingException {
         Crop crop = shown.crop();
         if (!asJson) {
             spec.commandLine()
@@ -97,6 +100,9 @@ final class CropsCommand implements Callable<Integer> {
             node.putNull("ppi");
         }
         ArrayNode warnings = node.putArray("warnings");
+        if (isUnreadable) {
+            warnings.add(UNREADABLE);
+        }
         shown.warnings().forEach(warning -> warnings.add(word(warning)));
     }
 

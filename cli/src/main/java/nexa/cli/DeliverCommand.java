@@ -8,12 +8,17 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.store.KeptTerms;
+import nexa.store.Preferences;
+import nexa.store.UserData;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -51,6 +56,21 @@ final class DeliverCommand implements Callable<Integer> {
     @Option(names = "--keep-earlier", description = "Number new files instead of replacing what was delivered before.")
     private boolean keepsEarlier;
 
+    @Option(names = "--no-camera-data", description = "Leave out what the camera noted.")
+    private boolean leavesCameraData;
+
+    @Option(names = "--place", description = "Let the place where a photo was taken go along.")
+    private boolean withPlace;
+
+    @Option(names = "--copyright", paramLabel = "LINE", description = "A line written into every file.")
+    private String copyright;
+
+    @Option(names = "--creator", paramLabel = "NAME", description = "A name written into every file.")
+    private String creator;
+
+    @Option(names = "--no-list", description = "Put no list of all files beside them.")
+    private boolean leavesList;
+
     @Option(names = "--json", description = "Print the files as JSON.")
     private boolean asJson;
 
@@ -65,6 +85,9 @@ final class DeliverCommand implements Callable<Integer> {
         Delivery.Result result = deliver(opened, plan, err);
         print(result);
         result.failures().forEach(failure -> err.println(failure.reason()));
+        result.gaveUp()
+                .ifPresent(reason ->
+                        err.println("Given up: " + reason + ". What is finished is kept; run it again to go on."));
         boolean failed = opened.tellProblems(err) || !result.failures().isEmpty();
         return failed ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
     }
@@ -85,12 +108,25 @@ final class DeliverCommand implements Callable<Integer> {
         return new HashSet<>(formats);
     }
 
+    /** The photographer's terms, as set in the window, but for what is said here. */
+    private DeliveryTerms terms() {
+        try (Preferences preferences = Preferences.load(UserData.ofThisUser())) {
+            DeliveryTerms kept = KeptTerms.read(preferences);
+            return kept.withReplacesOwn(kept.replacesOwn() && !keepsEarlier)
+                    .withCameraData(kept.cameraData() && !leavesCameraData, kept.place() || withPlace)
+                    .withLines(
+                            Optional.ofNullable(copyright).orElse(kept.copyright()),
+                            Optional.ofNullable(creator).orElse(kept.creator()))
+                    .withList(kept.list() && !leavesList);
+        }
+    }
+
     private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) {
         Delivery delivery = new Delivery(
                 plan,
                 opened.folder(),
                 destination,
-                !keepsEarlier,
+                terms(),
                 (finished, total, name) -> err.println(finished + " of " + total + "  " + name));
         try {
             return delivery.run(Runtime.getRuntime().availableProcessors());

@@ -97,6 +97,31 @@ public final class TestPhotos {
         return block.array();
     }
 
+    /** An EXIF block as {@link #exif} makes it, that tells a place too. */
+    public static byte[] exifWithPlace(PixelSize size) {
+        ByteBuffer block = ByteBuffer.allocate(180).order(ByteOrder.LITTLE_ENDIAN);
+        block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
+        block.putShort((short) 3);
+        entry(block, 0x010F, 2, 8, 80);
+        entry(block, 0x8769, 4, 1, 50);
+        entry(block, 0x8825, 4, 1, 100);
+        block.putInt(0);
+        block.putShort((short) 2);
+        entry(block, 0x829A, 5, 1, 92);
+        entry(block, 0xA002, 4, 1, size.width());
+        block.position(80);
+        block.put("Kilnaro\0".getBytes(StandardCharsets.US_ASCII));
+        block.position(92);
+        block.putInt(1).putInt(60);
+        block.putShort((short) 2);
+        entry(block, 0x0001, 2, 2, 'N');
+        entry(block, 0x0002, 5, 3, 140);
+        block.putInt(0);
+        block.position(140);
+        block.putInt(51).putInt(1).putInt(28).putInt(1).putInt(40).putInt(1);
+        return block.array();
+    }
+
     private static void entry(ByteBuffer block, int tag, int type, int count, int value) {
         block.putShort((short) tag).putShort((short) type).putInt(count).putInt(value);
     }

@@ -11,11 +11,17 @@ final class DocumentFields {
     static final Set<String> SIZE = Set.of("width", "height", "longEdge", "unit", "ppi");
     static final Set<String> LEADS = Set.of("wide", "tall");
     static final Set<String> TOLERANCE = Set.of("tightness", "position");
-    static final Set<String> FILE = Set.of("type", "quality", "colour", "folder", "name");
+    static final Set<String> FILE =
+            Set.of("type", "quality", "sampling", "depth", "colour", "enlarge", "folder", "name");
     static final Set<String> PHOTO = Set.of("file", "pixels", "turn", "mirror", "mark", "angle", "subject", "crops");
     static final Set<String> SUBJECT = Set.of("at", "radius");
     static final Set<String> CROP = Set.of("state", "centre", "size", "turn", "tune", "carry", "accepted", "done");
     static final Set<String> TUNE = Set.of("dx", "dy", "zoom");
+
+    /** How JPEG's ways of keeping colour are known everywhere. */
+    static final String FULL_COLOUR = "4:4:4";
+
+    static final String HALF_COLOUR = "4:2:0";
 
     private DocumentFields() {}
 }

@@ -162,7 +162,36 @@ final class DocumentReader {
         String into = folder.isPresent() ? folder.get().text() : usual.folder();
         Optional<Place> name = file.optional("name");
         String pattern = name.isPresent() ? name.get().text() : usual.name();
-        return file.make(() -> new FileSpec(kind, percent, colours, into, pattern));
+        FileSpec.Sampling sampling = sampling(file.optional("sampling"), usual.sampling());
+        FileSpec.Depth depth = depth(file.optional("depth"), usual.depth());
+        Optional<Place> enlarge = file.optional("enlarge");
+        boolean enlarges = enlarge.isEmpty() || enlarge.get().flag();
+        return file.make(() -> new FileSpec(kind, percent, sampling, depth, colours, enlarges, into, pattern));
+    }
+
+    private static FileSpec.Sampling sampling(Optional<Place> place, FileSpec.Sampling usual) throws Place.Misfit {
+        if (place.isEmpty()) {
+            return usual;
+        }
+        return switch (place.get().text()) {
+            case DocumentFields.FULL_COLOUR -> FileSpec.Sampling.FULL;
+            case DocumentFields.HALF_COLOUR -> FileSpec.Sampling.HALF;
+            default ->
+                throw place.get()
+                        .misfit("must be \"" + DocumentFields.FULL_COLOUR + "\" or \"" + DocumentFields.HALF_COLOUR
+                                + "\"");
+        };
+    }
+
+    private static FileSpec.Depth depth(Optional<Place> place, FileSpec.Depth usual) throws Place.Misfit {
+        if (place.isEmpty()) {
+            return usual;
+        }
+        return switch (place.get().whole()) {
+            case 8 -> FileSpec.Depth.EIGHT;
+            case 16 -> FileSpec.Depth.SIXTEEN;
+            default -> throw place.get().misfit("must be 8 or 16");
+        };
     }
 
     private static Photo photo(Place place, Set<String> formats) throws Place.Misfit {

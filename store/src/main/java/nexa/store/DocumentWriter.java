@@ -134,7 +134,16 @@ final class DocumentWriter {
         ObjectNode node = JSON.objectNode();
         node.put("type", word(file.type()));
         node.put("quality", file.quality());
+        if (file.sampling() == FileSpec.Sampling.HALF) {
+            node.put("sampling", DocumentFields.HALF_COLOUR);
+        }
+        if (file.depth() != FileSpec.Depth.PHOTO) {
+            node.put("depth", file.depth() == FileSpec.Depth.EIGHT ? 8 : 16);
+        }
         node.put("colour", word(file.colour()));
+        if (!file.enlarges()) {
+            node.put("enlarge", false);
+        }
         node.put("folder", file.folder());
         node.put("name", file.name());
         return node;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.format.LengthUnit;
 import nexa.core.format.OutputSize;
@@ -30,6 +31,19 @@ class OwnThingsTest {
         }
         try (Preferences next = Preferences.load(data)) {
             assertThat(next.get("mat")).hasValue("DÄRK = 1");
+        }
+    }
+
+    @Test
+    void theTermsOfDeliveryAreTheSameInTheNextRun() {
+        UserData data = new UserData(folder);
+        DeliveryTerms asked = new DeliveryTerms(false, false, true, "© Fernhill = Pottery", "Ada Throw", false);
+        try (Preferences first = Preferences.load(data)) {
+            assertThat(KeptTerms.read(first)).isEqualTo(DeliveryTerms.USUAL);
+            KeptTerms.keep(first, asked);
+        }
+        try (Preferences next = Preferences.load(data)) {
+            assertThat(KeptTerms.read(next)).isEqualTo(asked);
         }
     }
 

@@ -32,8 +32,8 @@ class ShootDocumentTest {
                   "size": { "width": 16, "height": 12, "unit": "cm", "ppi": 300 },
                   "leads": { "wide": "a.jpg" },
                   "tolerance": { "tightness": 0.1, "position": 0.02 },
-                  "file": { "type": "jpeg", "quality": 88, "colour": "srgb", "folder": "catalogue",
-                            "name": "{shoot} {photo}", "varnish": true } },
+                  "file": { "type": "jpeg", "quality": 88, "sampling": "4:2:0", "depth": 16, "colour": "srgb",
+                            "enlarge": false, "folder": "catalogue", "name": "{shoot} {photo}", "varnish": true } },
                 { "id": "free", "name": "Free", "ratio": "free", "paper": { "grain": "fine" } } ],
               "photos": [
                 { "file": "a.jpg", "pixels": [6000, 4000], "turn": 90, "mirror": true, "mark": "select", "angle": -2.3,
@@ -57,7 +57,7 @@ class ShootDocumentTest {
         JsonNode written = new ObjectMapper().readTree(read.bytes());
         JsonNode original = new ObjectMapper().readTree(EXAMPLE);
         assertThat(written.get("weather").asText()).isEqualTo("mild");
-        assertThat(written.at("/formats/0/file/varnish").asBoolean()).isTrue();
+        assertThat(written.at("/formats/0/file")).isEqualTo(original.at("/formats/0/file"));
         assertThat(written.at("/formats/1/paper/grain").asText()).isEqualTo("fine");
         assertThat(written.get("photos")).isEqualTo(original.get("photos"));
 
@@ -127,6 +127,9 @@ class ShootDocumentTest {
                     "width": 16               | "width": 18                | 0.5 %
                     "unit": "cm"              | "unit": "feet"             | formats[0].size.unit
                     "quality": 88             | "quality": 101             | formats[0].file
+                    "sampling": "4:2:0"       | "sampling": "4:1:1"        | formats[0].file.sampling
+                    "depth": 16               | "depth": 12                | formats[0].file.depth
+                    "enlarge": false          | "enlarge": 0               | formats[0].file.enlarge
                     "folder": "catalogue"     | "folder": "../out"         | leads out
                     "{shoot} {photo}"         | "{shot} {photo}"           | {shot}
                     """)

@@ -6,10 +6,21 @@ import nexa.core.geometry.Require;
  * How a format's files are written.
  *
  * @param quality of a JPEG, 1 … 100
+ * @param sampling of a JPEG
+ * @param depth of a PNG or TIFF
+ * @param enlarges whether a crop with too few pixels for the size is enlarged; else it comes out at its own
  * @param folder inside the destination, "" for the destination itself
  * @param name as {@link NamePattern} reads it, without an ending
  */
-public record FileSpec(Type type, int quality, Colour colour, String folder, String name) {
+public record FileSpec(
+        Type type,
+        int quality,
+        Sampling sampling,
+        Depth depth,
+        Colour colour,
+        boolean enlarges,
+        String folder,
+        String name) {
     /** The kinds of file. */
     public enum Type {
         JPEG("jpg"),
@@ -26,6 +37,22 @@ public record FileSpec(Type type, int quality, Colour colour, String folder, Str
         public String ending() {
             return ending;
         }
+    }
+
+    /** How finely a JPEG keeps colour; brightness is kept at every pixel. */
+    public enum Sampling {
+        /** At every pixel, known as 4:4:4. */
+        FULL,
+        /** At every second pixel across and down, known as 4:2:0. */
+        HALF
+    }
+
+    /** How many bits a pixel's colours have each. */
+    public enum Depth {
+        /** As many as the photo has. */
+        PHOTO,
+        EIGHT,
+        SIXTEEN
     }
 
     /** What becomes of the photo's colour profile. */
@@ -47,10 +74,31 @@ public record FileSpec(Type type, int quality, Colour colour, String folder, Str
     }
 
     public static FileSpec usual(String folder) {
-        return new FileSpec(Type.JPEG, 90, Colour.KEEP, folder, "{photo}");
+        return new FileSpec(Type.JPEG, 90, Sampling.FULL, Depth.PHOTO, Colour.KEEP, true, folder, "{photo}");
+    }
+
+    public FileSpec withType(Type newType) {
+        return new FileSpec(newType, quality, sampling, depth, colour, enlarges, folder, name);
+    }
+
+    /** With another quality of a JPEG. */
+    public FileSpec withQuality(int newQuality, Sampling newSampling) {
+        return new FileSpec(type, newQuality, newSampling, depth, colour, enlarges, folder, name);
+    }
+
+    public FileSpec withColour(Colour newColour, Depth newDepth) {
+        return new FileSpec(type, quality, sampling, newDepth, newColour, enlarges, folder, name);
+    }
+
+    public FileSpec withEnlarges(boolean nowEnlarges) {
+        return new FileSpec(type, quality, sampling, depth, colour, nowEnlarges, folder, name);
+    }
+
+    public FileSpec withFolder(String newFolder) {
+        return new FileSpec(type, quality, sampling, depth, colour, enlarges, newFolder, name);
     }
 
     public FileSpec withName(String newName) {
-        return new FileSpec(type, quality, colour, folder, newName);
+        return new FileSpec(type, quality, sampling, depth, colour, enlarges, folder, newName);
     }
 }

@@ -1,5 +1,6 @@
 package nexa.core.format;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -18,6 +19,9 @@ public final class NamePattern {
     private static final Pattern ENDS_BADLY = Pattern.compile("[. ]+$");
     private static final Pattern RESERVED = Pattern.compile("(?i)(con|prn|aux|nul|com[1-9]|lpt[1-9])(\\..*)?");
 
+    /** The most bytes of a name, in UTF-8: common file systems take 255, and a number and an ending come to it yet. */
+    private static final int LONGEST = 200;
+
     private NamePattern() {}
 
     /** @throws IllegalArgumentException if the pattern has a word that is not known, or a brace without its partner */
@@ -35,21 +39,38 @@ public final class NamePattern {
         }
     }
 
+    /** What the pattern gives for these values of its words, without an ending; not every file system may take it. */
+    public static String filled(String pattern, Map<String, String> values) {
+        return WORD.matcher(pattern)
+                .replaceAll(word -> Matcher.quoteReplacement(values.getOrDefault(word.group(1), "")));
+    }
+
     /** The file name, without an ending, that the pattern gives for these values of its words. Never empty. */
     public static String fill(String pattern, Map<String, String> values) {
-        String filled = WORD.matcher(pattern)
-                .replaceAll(word -> Matcher.quoteReplacement(values.getOrDefault(word.group(1), "")));
-        return clean(filled);
+        return clean(filled(pattern, values));
     }
 
     /** A text made fit to be a file's name on all common file systems. */
     public static String clean(String text) {
-        String fit = UNFIT.matcher(text).replaceAll("-").strip();
+        String fit = shortened(UNFIT.matcher(text).replaceAll("-").strip());
         fit = ENDS_BADLY.matcher(fit).replaceAll("");
         if (fit.isEmpty()) {
             return "photo";
         }
         return RESERVED.matcher(fit).matches() ? fit + "-" : fit;
+    }
+
+    private static String shortened(String text) {
+        StringBuilder kept = new StringBuilder();
+        int bytes = 0;
+        for (int letter : text.codePoints().toArray()) {
+            bytes += Character.toString(letter).getBytes(StandardCharsets.UTF_8).length;
+            if (bytes > LONGEST) {
+                break;
+            }
+            kept.appendCodePoint(letter);
+        }
+        return kept.toString();
     }
 
     /** Whether a relative folder, with / between its parts, is plain and stays inside the one it is resolved against. */

@@ -52,16 +52,23 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
         return crop.size().area() / photo.size().area();
     }
 
-    /** The result's size in pixels. */
-    public PixelSize output() {
+    /** The size in pixels that the format asks for. */
+    public PixelSize asked() {
         return format.size().pixels(crop.size());
     }
 
-    /** Whether the result needs more pixels than the crop has, so that it has to be enlarged. */
+    /** The result's size in pixels: what is asked for, or the crop's own pixels where those are too few to reach it and the
+     * format never enlarges. */
+    public PixelSize output() {
+        return hasTooFewPixels() && !format.file().enlarges() ? PixelSize.nearest(crop.size()) : asked();
+    }
+
+    /** Whether the format asks for more pixels than the crop has. */
     public boolean hasTooFewPixels() {
+        PixelSize asked = asked();
         // Half a pixel is what rounding the result's size may add.
-        return output().width() > crop.size().width() + 0.5
-                || output().height() > crop.size().height() + 0.5;
+        return asked.width() > crop.size().width() + 0.5
+                || asked.height() > crop.size().height() + 0.5;
     }
 
     /** Whether the subject lies outside the crop, or its circle is cut by the crop's edge. */

@@ -26,6 +26,7 @@ import nexa.core.series.Formats;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
+import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;

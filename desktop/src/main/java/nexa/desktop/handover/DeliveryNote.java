@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -17,6 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
@@ -35,11 +39,19 @@ final class DeliveryNote {
 
     private final ShootSession session;
     private final BiConsumer<String, Boolean> setGoes;
+    private final Consumer<String> change;
     private final GridPane node = new GridPane();
 
-    DeliveryNote(ShootSession session, BiConsumer<String, Boolean> setGoes) {
+    /**
+     * The note of a shoot.
+     *
+     * @param setGoes takes whether a format goes
+     * @param change opens a format to be changed
+     */
+    DeliveryNote(ShootSession session, BiConsumer<String, Boolean> setGoes, Consumer<String> change) {
         this.session = session;
         this.setGoes = setGoes;
+        this.change = change;
         node.getStyleClass().add("note");
         double[] widths = {72, 170, 190, 52, 48, 60, 150, 70};
         for (int i = 0; i < COLUMNS; i++) {
@@ -88,10 +100,13 @@ final class DeliveryNote {
                 .ifPresent(photo -> thumb.show(session.crop(photo, format), 56, 46));
         StackPane place = new StackPane(thumb);
         place.setMinHeight(62);
-        VBox name = new VBox(
-                1,
-                Parts.label(format.name(), "note-name"),
-                Parts.label(FormatWords.ratio(format) + FormatWords.turn(format), "small", "quiet"));
+        Button open = new Button(format.name());
+        open.getStyleClass().addAll("flat", "note-open", "note-name");
+        open.setId("change-" + format.id());
+        Parts.explain(open, Words.get("note.change.tip", format.name()));
+        open.setOnAction(event -> change.accept(format.id()));
+        VBox name =
+                new VBox(1, open, Parts.label(FormatWords.ratio(format) + FormatWords.turn(format), "small", "quiet"));
         VBox size = new VBox(
                 1,
                 Parts.label(FormatWords.size(format), "note-size"),
@@ -106,7 +121,7 @@ final class DeliveryNote {
         for (Lane lane : Lane.values()) {
             cells.add(Parts.label(format.goes() ? count(files, lane) : "–", "note-count"));
         }
-        cells.add(into(format));
+        cells.add(new VBox(2, into(format), example(format, files)));
         cells.add(goes);
         for (int i = 0; i < COLUMNS; i++) {
             Node cell = cell(cells.get(i));
@@ -137,10 +152,12 @@ final class DeliveryNote {
     }
 
     private static String fileWords(Format format, List<DeliveryPlan.Item> files) {
-        String kind = Words.get(
-                "note.kind",
-                Words.of("type", format.file().type()),
-                format.file().quality());
+        FileSpec file = format.file();
+        String type = Words.of("type", file.type());
+        String kind = file.type() == FileSpec.Type.JPEG
+                ? Words.get("note.kind", type, file.quality())
+                : file.depth() == FileSpec.Depth.PHOTO ? type : type + " " + Words.of("depth", file.depth());
+        kind += file.colour() == FileSpec.Colour.SRGB ? ", " + Words.of("colour", file.colour()) : "";
         Optional<PhotoCrop> first = files.stream().map(DeliveryPlan.Item::crop).findFirst();
         boolean hasPaper = first.isPresent() && first.get().ppi().isPresent();
         return hasPaper ? FormatWords.pixels(first.get()) + ", " + kind : kind;
@@ -165,6 +182,16 @@ final class DeliveryNote {
         chips.setPrefWrapLength(140);
         chips.setAlignment(Pos.CENTER_LEFT);
         return chips;
+    }
+
+    /** The name of the first file, as it will be. */
+    private static Label example(Format format, List<DeliveryPlan.Item> files) {
+        String name = files.isEmpty() ? "" : files.get(0).name();
+        Label label = Parts.label(name.substring(name.lastIndexOf('/') + 1), "small", "quiet");
+        label.setTooltip(Parts.tooltip(name.isEmpty() ? format.file().name() : name));
+        label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        label.setMinWidth(0);
+        return label;
     }
 
     private void addTotals(int row, List<DeliveryPlan.Item> files) {

@@ -10,9 +10,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nexa.core.format.DeliveryTerms;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.Delivery;
@@ -24,20 +26,24 @@ final class DeliveryPanel {
     private final ProgressBar bar = new ProgressBar(0);
     private final Label count = Parts.label("");
     private final Label detail = Parts.label("", "small", "quiet");
+    private final ToggleButton pause = Parts.toggle("deliver.pause", "choice");
     private final Button stop;
     private final VBox node;
     private volatile Delivery delivery;
     private volatile boolean isStopped;
     private boolean isRunning;
     private long began;
+    private long pausedAt;
     private Runnable ended = () -> {};
 
     DeliveryPanel() {
         stop = Parts.button("deliver.stop", this::stop);
         stop.setId("stop-delivery");
+        pause.setId("pause-delivery");
+        pause.setOnAction(event -> setPaused(pause.isSelected()));
         bar.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(bar, Priority.ALWAYS);
-        HBox line = new HBox(12, title, bar, count, stop);
+        HBox line = new HBox(12, title, bar, count, pause, stop);
         line.setAlignment(Pos.CENTER_LEFT);
         detail.setWrapText(true);
         detail.setId("delivery-detail");
@@ -59,28 +65,31 @@ final class DeliveryPanel {
     }
 
     /** @param planning works out the plan, in the background */
-    void start(Supplier<DeliveryPlan> planning, Path source, Path destination, boolean replacesOwn) {
+    void start(Supplier<DeliveryPlan> planning, Path source, Path destination, DeliveryTerms terms) {
         isRunning = true;
         began = System.nanoTime();
+        pausedAt = 0;
+        delivery = null;
         isStopped = false;
         node.setVisible(true);
         stop.setVisible(true);
         stop.setDisable(false);
-        title.setText(Words.get("deliver.title"));
+        pause.setVisible(true);
+        setPaused(false);
         bar.setProgress(0);
         count.setText("");
         detail.setText(Words.get("deliver.keeps"));
-        Thread runner = new Thread(() -> run(planning.get(), source, destination, replacesOwn), "delivery run");
+        Thread runner = new Thread(() -> run(planning.get(), source, destination, terms), "delivery run");
         runner.setDaemon(true);
         runner.start();
     }
 
-    private void run(DeliveryPlan plan, Path source, Path destination, boolean replacesOwn) {
+    private void run(DeliveryPlan plan, Path source, Path destination, DeliveryTerms terms) {
         Delivery begun = new Delivery(
                 plan,
                 source,
                 destination,
-                replacesOwn,
+                terms,
                 (finished, total, name) -> Platform.runLater(() -> show(finished, total, name)));
         delivery = begun;
         if (isStopped) {
@@ -100,10 +109,13 @@ final class DeliveryPanel {
     private static String outcome(Delivery.Result result, int total, Path destination) {
         StringBuilder words = new StringBuilder();
         int written = result.written().size() + result.kept().size();
-        words.append(
-                result.wasStopped()
-                        ? Words.get("deliver.stopped", written, total)
-                        : Words.get("deliver.finished", written, destination));
+        if (result.gaveUp().isPresent()) {
+            words.append(Words.get("deliver.gaveUp", result.gaveUp().get(), written, total));
+        } else if (result.wasStopped()) {
+            words.append(Words.get("deliver.stopped", written, total));
+        } else {
+            words.append(Words.get("deliver.finished", written, destination));
+        }
         if (!result.kept().isEmpty()) {
             words.append(' ').append(Words.get("deliver.kept", result.kept().size()));
         }
@@ -129,9 +141,24 @@ final class DeliveryPanel {
         return left >= 90 ? Words.get("deliver.minutes", Math.round(left / 60.0)) : Words.get("deliver.seconds", left);
     }
 
+    private void setPaused(boolean isPaused) {
+        pause.setSelected(isPaused);
+        pause.setText(Words.get(isPaused ? "deliver.goOn" : "deliver.pause"));
+        title.setText(Words.get(isPaused ? "deliver.paused" : "deliver.title"));
+        Optional.ofNullable(delivery).ifPresent(running -> running.setPaused(isPaused));
+        // The time spent waiting says nothing of the time that is left.
+        if (isPaused) {
+            pausedAt = System.nanoTime();
+        } else if (pausedAt != 0) {
+            began += System.nanoTime() - pausedAt;
+            pausedAt = 0;
+        }
+    }
+
     private void end(String words) {
         isRunning = false;
         stop.setVisible(false);
+        pause.setVisible(false);
         title.setText(Words.get("deliver.done"));
         detail.setText(words);
         ended.run();

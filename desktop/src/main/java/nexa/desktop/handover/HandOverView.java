@@ -2,11 +2,16 @@ package nexa.desktop.handover;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,12 +19,14 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import nexa.core.format.Format;
+import nexa.core.format.ViewingDistance;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.ShootSession;
@@ -29,6 +36,7 @@ import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.read.ShootReading;
+import nexa.store.Preferences;
 
 /** Hand over: the delivery note, where it goes, and the delivery itself. */
 public final class HandOverView extends View {
@@ -40,8 +48,8 @@ public final class HandOverView extends View {
     }
 
     private final ShootSession session;
-    private final Runnable openEasel;
-    private final ToggleButton replaces = Parts.toggle("handover.replaces", "choice");
+    private final Consumer<String> go;
+    private final TermsEditor terms;
     private final Label room = Parts.label("", "small", "quiet");
     private Which which = Which.ALL_BUT_OUT;
     private final DeliveryNote note;
@@ -55,14 +63,16 @@ public final class HandOverView extends View {
     /**
      * Hand over of a shoot.
      *
-     * @param openEasel opens the photo worked on, on the easel
+     * @param change opens a format to be changed
+     * @param go brings the view of a key to the front
      */
-    public HandOverView(ShootSession session, Runnable openEasel) {
+    public HandOverView(ShootSession session, Preferences preferences, Consumer<String> change, Consumer<String> go) {
         super("handover");
         this.session = session;
-        this.openEasel = openEasel;
+        this.go = go;
+        this.terms = new TermsEditor(preferences);
         this.to = session.path().resolve(Words.get("handover.folder"));
-        this.note = new DeliveryNote(session, this::setGoes);
+        this.note = new DeliveryNote(session, this::setGoes, change);
         this.deliver = Parts.button("handover.deliver", this::deliver, "main-action");
         deliver.setId("deliver");
         VBox page = new VBox(16, heading(), note.node(), running.node());
@@ -95,22 +105,29 @@ public final class HandOverView extends View {
         destination.setMaxWidth(Double.MAX_VALUE);
         Label promise = Parts.label(Words.get("handover.promise"), "quiet", "small");
         promise.setWrapText(true);
-        replaces.setSelected(true);
-        replaces.setId("replaces");
         VBox side = new VBox(
-                9,
+                8,
                 Parts.label(Words.get("handover.which"), "section-title"),
                 whichRow(),
                 Parts.label(Words.get("handover.where"), "section-title", "panel-gap"),
                 where,
                 room,
-                replaces,
-                promise,
                 Parts.label(Words.get("handover.before"), "section-title", "panel-gap"),
                 knowledge,
-                deliver);
-        side.getStyleClass().addAll("side-panel", "side-content", "handover-side");
-        return side;
+                Parts.label(Words.get("terms.title"), "section-title", "panel-gap"),
+                terms.node(),
+                promise);
+        side.getStyleClass().add("side-content");
+        ScrollPane scroll = new ScrollPane(side);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        HBox foot = new HBox(deliver);
+        foot.getStyleClass().add("handover-foot");
+        BorderPane panel = new BorderPane(scroll);
+        panel.setBottom(foot);
+        panel.getStyleClass().addAll("side-panel", "handover-side");
+        return panel;
     }
 
     private HBox whichRow() {
@@ -216,10 +233,10 @@ public final class HandOverView extends View {
 
     private void tellBefore(Known known) {
         knowledge.getChildren().clear();
-        room.setText(known.room() < 0 ? "" : Words.get("handover.room", megabytes(known.room())));
+        room.setText(known.room() < 0 ? "" : Words.get("handover.room", bytes(known.room())));
         if (known.room() >= 0 && known.room() < known.likely()) {
-            String words = Words.get("before.noRoom", megabytes(known.likely()), megabytes(known.room()));
-            tell(Parts.square(), words, "broken", Optional.empty());
+            String words = Words.get("before.noRoom", bytes(known.likely()), bytes(known.room()));
+            tell(Parts.square(), words, "broken", List.of());
         }
         for (DeliveryCheck.Kind kind : DeliveryCheck.Kind.values()) {
             List<DeliveryCheck.Finding> found = known.findings().stream()
@@ -230,48 +247,78 @@ public final class HandOverView extends View {
                 String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size());
                 tell(
                         isBroken ? Parts.square() : Parts.triangle(),
-                        words,
+                        kind == DeliveryCheck.Kind.TOO_FEW_PIXELS ? words + onPaper(known.plan()) : words,
                         isBroken ? "broken" : "look",
-                        Optional.of(found.get(0)));
+                        found);
             }
         }
         if (knowledge.getChildren().isEmpty()) {
-            tell(Parts.tick(), Words.get("before.nothing"), "fine", Optional.empty());
+            tell(Parts.tick(), Words.get("before.nothing"), "fine", List.of());
+        } else if (known.findings().stream().noneMatch(finding -> finding.kind() == DeliveryCheck.Kind.SAME_NAME)) {
+            tell(Parts.tick(), Words.get("before.names"), "fine", List.of());
         }
     }
 
-    private static String megabytes(long bytes) {
-        return Words.number(bytes / 1e6, 0);
+    /** What too few pixels mean on paper: the pixels an inch there will be, and from how far that looks sharp. */
+    private static String onPaper(DeliveryPlan plan) {
+        DoubleSummaryStatistics ppi = DeliveryCheck.ppiOfTooSmall(plan);
+        return ppi.getCount() == 0
+                ? ""
+                : " "
+                        + Words.get(
+                                "check.onPaper",
+                                Words.number(ppi.getMin(), 0),
+                                Words.number(ppi.getMax(), 0),
+                                Words.number(ViewingDistance.sharpFrom(ppi.getMin()), 0));
     }
 
-    private void tell(Node mark, String words, String style, Optional<DeliveryCheck.Finding> first) {
+    private static String bytes(long bytes) {
+        return bytes >= 1e9
+                ? Words.get("bytes.giga", Words.number(bytes / 1e9, bytes >= 1e10 ? 0 : 1))
+                : Words.get("bytes.mega", Words.number(bytes / 1e6, 0));
+    }
+
+    private void tell(Node mark, String words, String style, List<DeliveryCheck.Finding> found) {
         Label label = Parts.label(words, "small", style);
         label.setGraphic(mark);
         label.setWrapText(true);
         label.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(label, Priority.ALWAYS);
         HBox line = new HBox(4, label);
-        first.ifPresent(finding -> {
-            Button show = Parts.button("before.show", () -> show(finding), "flat", "tiny");
+        if (!found.isEmpty()) {
+            Button show = Parts.button("before.show", () -> show(found), "flat", "tiny");
+            show.setId("show-" + found.get(0).kind().name().toLowerCase(Locale.ROOT));
             show.setMinWidth(Region.USE_PREF_SIZE);
             line.getChildren().add(show);
-        });
+        }
         knowledge.getChildren().add(line);
     }
 
-    private void show(DeliveryCheck.Finding finding) {
-        if (!finding.format().isEmpty()) {
-            session.formatProperty().set(finding.format());
+    /**
+     * One photo is shown on the easel, several are chosen on the sheet, in the format of the first; what has to do with the
+     * lead is shown in the line-up.
+     */
+    private void show(List<DeliveryCheck.Finding> found) {
+        DeliveryCheck.Finding first = found.get(0);
+        if (!first.format().isEmpty()) {
+            session.formatProperty().set(first.format());
         }
-        session.goTo(Optional.of(finding.file()));
-        openEasel.run();
+        Set<String> files = found.stream()
+                .filter(finding -> finding.format().equals(first.format()))
+                .map(DeliveryCheck.Finding::file)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        session.goTo(Optional.of(first.file()));
+        session.chosenProperty().set(files);
+        boolean isOfLead =
+                first.kind() == DeliveryCheck.Kind.OUT_OF_STEP || first.kind() == DeliveryCheck.Kind.NOT_LOOKED_AT;
+        go.accept(isOfLead ? "lineup" : files.size() > 1 ? "sheet" : "easel");
     }
 
     private void deliver() {
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
         DeliveryPlan.Choice choice = choice();
-        running.start(() -> DeliveryPlan.of(shoot, reading, choice), session.path(), to, replaces.isSelected());
+        running.start(() -> DeliveryPlan.of(shoot, reading, choice), session.path(), to, terms.get());
         refresh();
     }
 

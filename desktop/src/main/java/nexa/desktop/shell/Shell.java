@@ -24,6 +24,7 @@ import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import nexa.desktop.easel.EaselView;
+import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.handover.HandOverView;
 import nexa.desktop.lineup.LineUpView;
 import nexa.desktop.session.Autosave;
@@ -222,7 +223,11 @@ public final class Shell extends StackPane {
                 new SheetView(session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))),
                 new EaselView(session, preferences, kept, overlays, messages::say),
                 new LineUpView(session, preferences, () -> go("easel")),
-                new HandOverView(session, () -> go("easel")));
+                new HandOverView(
+                        session,
+                        preferences,
+                        id -> overlays.show(new FormatEditor(session, kept, id, overlays::close)),
+                        this::go));
         topBar = new TopBar(session, views, new TopBarDoors());
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));

@@ -3,42 +3,36 @@ package nexa.imaging.deliver;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
-import nexa.core.format.FileSpec;
-import nexa.core.format.OutputSize;
-import nexa.core.shoot.Photo;
-import nexa.imaging.read.ColourProfile;
-import nexa.imaging.read.PhotoPixels;
+import nexa.core.format.DeliveryTerms;
 import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.SourceMetadata;
-import nexa.imaging.render.CropRenderer;
-import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * Delivers the files of a plan, several at a time. A file is written under a temporary name and renamed when it is
  * whole, so stopping leaves no half file. What an earlier delivery finished is recognised and kept if it would come out the
  * same; made of another crop it is replaced, or, if so asked, left with the new file numbered. Anything else that is there
- * is never replaced. A photo that fails is recorded and the rest goes on.
+ * is never replaced. A photo that fails is recorded and the rest goes on; only where nothing can be written any more does it
+ * give up.
  */
 public final class Delivery {
     /** Hears how the delivery gets on, on background threads. */
@@ -55,21 +49,31 @@ public final class Delivery {
      *
      * @param written the files, in no order
      * @param kept the files that were there from an earlier delivery, just as they would come out
-     * @param wasStopped whether it was stopped before all files were there
+     * @param wasStopped whether it was stopped, or gave up, before all files were there
+     * @param gaveUp why it gave up, if it did: nothing could be written any more
      */
-    public record Result(List<Path> written, List<Path> kept, List<Failure> failures, boolean wasStopped) {}
+    public record Result(
+            List<Path> written, List<Path> kept, List<Failure> failures, boolean wasStopped, Optional<String> gaveUp) {}
+
+    /** So many files in a row that could not be written mean that nothing can be. */
+    private static final int GIVES_UP_AFTER = 3;
 
     private final DeliveryPlan plan;
     private final Path source;
     private final Path destination;
     private final Progress progress;
-    private final boolean replacesOwn;
+    private final DeliveryTerms terms;
     private final List<Path> kept = Collections.synchronizedList(new ArrayList<>());
     private final List<DeliveryList.Line> lines = Collections.synchronizedList(new ArrayList<>());
     private final List<Path> written = Collections.synchronizedList(new ArrayList<>());
     private final List<Failure> failures = Collections.synchronizedList(new ArrayList<>());
     private final AtomicInteger finished = new AtomicInteger();
+    private final AtomicInteger unwritten = new AtomicInteger();
+    private final ReentrantLock pausing = new ReentrantLock();
+    private final Condition goesOn = pausing.newCondition();
+    private boolean isPaused;
     private volatile boolean isStopped;
+    private volatile Optional<String> gaveUp = Optional.empty();
     private DeliveredFiles delivered;
 
     /**
@@ -77,11 +81,10 @@ public final class Delivery {
      *
      * @param source the folder of the photos
      * @param destination created if it is not there
-     * @param replacesOwn whether files of an earlier delivery are replaced when their crop has changed
      */
-    public Delivery(DeliveryPlan plan, Path source, Path destination, boolean replacesOwn, Progress progress) {
+    public Delivery(DeliveryPlan plan, Path source, Path destination, DeliveryTerms terms, Progress progress) {
         this.plan = plan;
-        this.replacesOwn = replacesOwn;
+        this.terms = terms;
         this.source = source;
         this.destination = destination;
         this.progress = progress;
@@ -90,6 +93,29 @@ public final class Delivery {
     /** Begins no further file. Those being written are finished. */
     public void stop() {
         isStopped = true;
+        setPaused(false);
+    }
+
+    /** Begins no further file until it is to go on. Those being written are finished. */
+    public void setPaused(boolean paused) {
+        pausing.lock();
+        try {
+            isPaused = paused;
+            goesOn.signalAll();
+        } finally {
+            pausing.unlock();
+        }
+    }
+
+    private void waitWhilePaused() {
+        pausing.lock();
+        try {
+            while (isPaused) {
+                goesOn.awaitUninterruptibly();
+            }
+        } finally {
+            pausing.unlock();
+        }
     }
 
     /**
@@ -107,7 +133,7 @@ public final class Delivery {
             thread.setDaemon(true);
             return thread;
         });
-        plan.files().forEach(item -> workers.execute(() -> deliver(item)));
+        byPhoto().forEach(items -> workers.execute(() -> deliver(items)));
         workers.shutdown();
         try {
             workers.awaitTermination(Long.MAX_VALUE, TimeUnit.DAYS);
@@ -116,97 +142,69 @@ public final class Delivery {
             Thread.currentThread().interrupt();
         }
         boolean cutShort = lines.size() < plan.files().size();
-        DeliveryList.write(destination, List.copyOf(lines));
-        return new Result(List.copyOf(written), List.copyOf(kept), List.copyOf(failures), cutShort);
+        if (terms.list() && gaveUp.isEmpty()) {
+            DeliveryList.write(destination, List.copyOf(lines));
+        }
+        return new Result(List.copyOf(written), List.copyOf(kept), List.copyOf(failures), cutShort, gaveUp);
     }
 
-    private void deliver(DeliveryPlan.Item item) {
-        if (isStopped) {
-            return;
+    /** The files of one photo together, so that it is decoded but once. */
+    private Collection<List<DeliveryPlan.Item>> byPhoto() {
+        return plan.files().stream()
+                .collect(Collectors.groupingBy(item -> item.photo().file(), LinkedHashMap::new, Collectors.toList()))
+                .values();
+    }
+
+    private void deliver(List<DeliveryPlan.Item> items) {
+        try (FileMaking making = new FileMaking(source, items, terms)) {
+            for (DeliveryPlan.Item item : items) {
+                waitWhilePaused();
+                if (isStopped) {
+                    return;
+                }
+                deliver(item, making);
+                progress.advanced(finished.incrementAndGet(), plan.files().size(), item.name());
+            }
         }
+    }
+
+    private void deliver(DeliveryPlan.Item item, FileMaking making) {
         try {
-            String making = making(item);
-            Optional<Path> finishedBefore = delivered.finished(item, making);
+            String made = making.making(item);
+            Optional<Path> finishedBefore = delivered.finished(item, made);
             if (finishedBefore.isPresent()) {
                 kept.add(finishedBefore.get());
-                list(item, finishedBefore.get(), "kept from before");
+                list(item, finishedBefore.get());
             } else {
-                Path file = write(item, making, encoded(item));
+                byte[] contents = making.contents(item);
+                Path file = write(item, made, contents);
                 written.add(file);
-                list(item, file, "written");
+                list(item, file);
+                unwritten.set(0);
             }
-        } catch (PhotoProblem | IOException e) {
+        } catch (PhotoProblem e) {
             fail(item, e.getMessage());
+        } catch (IOException e) {
+            String reason = WriteProblem.words(destination.resolve(item.name()), e);
+            fail(item, reason);
+            if (unwritten.incrementAndGet() >= GIVES_UP_AFTER) {
+                gaveUp = Optional.of(reason);
+                stop();
+            }
+        } catch (OutOfMemoryError e) {
+            fail(item, item.photo().file() + " needs more memory than there is");
         } catch (RuntimeException e) {
             fail(item, item.photo().file() + " could not be worked on: " + e.getMessage());
         }
-        progress.advanced(finished.incrementAndGet(), plan.files().size(), item.name());
     }
 
-    private void list(DeliveryPlan.Item item, Path file, String what) {
-        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), what));
+    private void list(DeliveryPlan.Item item, Path file) {
+        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), "delivered"));
     }
 
     private void fail(DeliveryPlan.Item item, String reason) {
         failures.add(new Failure(item, reason));
         lines.add(new DeliveryList.Line(item, item.name(), reason));
-    }
-
-    /** What a file is made of, in a few letters: when this is the same, the file comes out the same. */
-    private String making(DeliveryPlan.Item item) throws PhotoProblem {
-        Path file = source.resolve(item.photo().file());
-        try {
-            BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
-            Photo photo = item.photo();
-            String all = String.join(
-                    "|",
-                    photo.file(),
-                    String.valueOf(attributes.size()),
-                    attributes.lastModifiedTime().toString(),
-                    photo.turn() + " " + photo.isMirrored() + " " + photo.angle(),
-                    item.crop().crop().toString(),
-                    item.crop().output().toString(),
-                    item.format().file().toString(),
-                    paperPpi(item).toString());
-            return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString();
-        } catch (NoSuchFileException e) {
-            throw new PhotoProblem(item.photo().file(), PhotoProblem.Reason.MISSING, e);
-        } catch (IOException e) {
-            throw new PhotoProblem(item.photo().file(), PhotoProblem.Reason.NO_ACCESS, e);
-        }
-    }
-
-    private byte[] encoded(DeliveryPlan.Item item) throws PhotoProblem {
-        Photo photo = item.photo();
-        FileSpec spec = item.format().file();
-        Path file = source.resolve(photo.file());
-        PhotoPixels pixels = new PhotoPixels(file, photo);
-        if (!photo.pixels().equals(Optional.of(pixels.facts().pixels()))) {
-            throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CHANGED);
-        }
-        SourceMetadata metadata = SourceMetadata.read(file, pixels.facts().kind());
-        boolean keepsDepth = spec.type() != FileSpec.Type.JPEG && spec.colour() == FileSpec.Colour.KEEP;
-        try (Mat full = pixels.full(keepsDepth);
-                Mat result = CropRenderer.render(
-                        full, item.crop().crop(), photo.angle(), item.crop().output())) {
-            Optional<ColourProfile> profile = metadata.profile();
-            if (spec.colour() == FileSpec.Colour.SRGB && profile.isPresent()) {
-                profile.get().toSrgb(result);
-                profile = Optional.of(ColourProfile.srgb());
-            }
-            Optional<byte[]> icc = profile.map(ColourProfile::bytes);
-            return switch (spec.type()) {
-                case JPEG -> JpegFile.encode(result, spec.quality(), icc, metadata, paperPpi(item));
-                case PNG -> PngFile.encode(result, icc, metadata, paperPpi(item));
-                case TIFF -> TiffFile.encode(result, icc, paperPpi(item));
-            };
-        }
-    }
-
-    private static OptionalDouble paperPpi(DeliveryPlan.Item item) {
-        return item.format().size() instanceof OutputSize.Print print
-                ? OptionalDouble.of(print.ppi())
-                : OptionalDouble.empty();
     }
 
     private Path write(DeliveryPlan.Item item, String making, byte[] bytes) throws IOException {
@@ -220,9 +218,11 @@ public final class Delivery {
                 while (rest.hasRemaining()) {
                     channel.write(rest);
                 }
+                // The name comes last, so the contents have to be there first.
+                channel.force(false);
             }
             Optional<Path> earlier = delivered.own(item);
-            if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
+            if (terms.replacesOwn() && earlier.isPresent() && !isSource(earlier.get())) {
                 delivered.note(item, earlier.get(), making, bytes.length);
                 return Files.move(temporary, earlier.get(), StandardCopyOption.REPLACE_EXISTING);
             }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,7 +33,9 @@ public final class DeliveryCheck {
         OUT_OF_STEP,
         NOT_LOOKED_AT,
         UNTOUCHED,
-        SAME_NAME
+        SAME_NAME,
+        /** The name asked for is one that not every file system takes. */
+        NAME_MENDED
     }
 
     /**
@@ -70,8 +73,20 @@ public final class DeliveryCheck {
                     != null) {
                 findings.add(new Finding(Kind.SAME_NAME, crop.photo().file(), format.id()));
             }
+            if (item.isNameMended()) {
+                findings.add(new Finding(Kind.NAME_MENDED, crop.photo().file(), format.id()));
+            }
         }
         return findings;
+    }
+
+    /** The files of a plan that have too few pixels for their paper, with the pixels an inch they give it. */
+    public static DoubleSummaryStatistics ppiOfTooSmall(DeliveryPlan plan) {
+        return plan.files().stream()
+                .map(DeliveryPlan.Item::crop)
+                .filter(crop -> crop.hasTooFewPixels() && crop.ppi().isPresent())
+                .mapToDouble(crop -> crop.ppi().getAsDouble())
+                .summaryStatistics();
     }
 
     /** About how many bytes a plan's files will take together. */

@@ -35,8 +35,9 @@ public record DeliveryPlan(List<Item> files) {
      *
      * @param name where it goes inside the destination, with / between folders
      * @param wishedName the name its format asks for, which another file may have already
+     * @param isNameMended whether the name is not quite what was asked for, because not every file system would take that
      */
-    public record Item(PhotoCrop crop, String name, String wishedName) {
+    public record Item(PhotoCrop crop, String name, String wishedName, boolean isNameMended) {
         public Photo photo() {
             return crop.photo();
         }
@@ -97,17 +98,31 @@ public record DeliveryPlan(List<Item> files) {
             for (int i = 0; i < photos.size(); i++) {
                 PhotoCrop crop = crops.of(photos.get(i), format);
                 String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
-                String wished = name(shoot, reading, crop, number);
+                String filled = NamePattern.filled(format.file().name(), words(shoot, reading, crop, number));
+                String clean = NamePattern.clean(filled);
+                String wished = folder(format) + clean;
                 items.add(new Item(
                         crop,
                         unique(wished, format, taken),
-                        wished + "." + format.file().type().ending()));
+                        wished + "." + format.file().type().ending(),
+                        !clean.equals(filled.strip())));
             }
         }
         return new DeliveryPlan(items);
     }
 
-    private static String name(Shoot shoot, ShootReading reading, PhotoCrop crop, String number) {
+    private static String folder(Format format) {
+        return format.file().folder().isEmpty() ? "" : format.file().folder() + "/";
+    }
+
+    /** The name that a format gives a photo's file, with its folder; as an example, so the first of its kind. */
+    public static String example(Shoot shoot, ShootReading reading, PhotoCrop crop) {
+        Format format = crop.format();
+        String name = NamePattern.fill(format.file().name(), words(shoot, reading, crop, "01"));
+        return folder(format) + name + "." + format.file().type().ending();
+    }
+
+    private static Map<String, String> words(Shoot shoot, ShootReading reading, PhotoCrop crop, String number) {
         Format format = crop.format();
         PixelSize size = crop.output();
         Map<String, String> words = new HashMap<>();
@@ -121,8 +136,7 @@ public record DeliveryPlan(List<Item> files) {
                         .map(DateTimeFormatter.ISO_LOCAL_DATE::format)
                         .orElse(""));
         words.put("size", size.width() + "x" + size.height());
-        String folder = format.file().folder().isEmpty() ? "" : format.file().folder() + "/";
-        return folder + NamePattern.fill(format.file().name(), words);
+        return words;
     }
 
     /** The name with its ending, numbered if an earlier file has it already on a file system that ignores case. */

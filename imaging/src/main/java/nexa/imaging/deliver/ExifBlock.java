@@ -2,45 +2,165 @@ package nexa.imaging.deliver;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.PixelSize;
 
 /**
- * An EXIF block made true for a delivered file: upright, with the file's own dimensions, and without the source's
- * thumbnail. Everything else stays byte for byte. A block that is broken is left as far as it can be followed.
+ * An EXIF block made true for a delivered file: upright, with the file's own dimensions, without the source's thumbnail,
+ * with the photographer's lines, and with the camera's data and the place only as asked. Everything else stays byte for
+ * byte where it is, since a maker's notes may not be moved; only the first directory is written anew, at the end. A block
+ * that is broken is left as far as it can be followed.
  */
 final class ExifBlock {
     private static final int ORIENTATION = 0x0112;
+    private static final int CREATOR = 0x013B;
+    private static final int COPYRIGHT = 0x8298;
     private static final int EXIF_DIRECTORY = 0x8769;
+    private static final int PLACE_DIRECTORY = 0x8825;
     private static final int WIDTH = 0xA002;
     private static final int HEIGHT = 0xA003;
     private static final int THUMBNAIL_OFFSET = 0x0201;
     private static final int THUMBNAIL_LENGTH = 0x0202;
+    /** What an image file says of its own pixels has no place in a block: some photos are their own block. */
+    private static final Set<Integer> OF_PIXELS =
+            Set.of(256, 257, 258, 259, 262, 273, 277, 278, 279, 282, 283, 284, 296, 317, 338, 339, 34_675);
+
+    private static final int TEXT = 2;
     private static final int SHORT = 3;
     private static final int ENTRY = 12;
+    private static final int HEADER = 8;
+    /** How many bytes a value of each type takes, by the type's number. */
+    private static final int[] BYTES = {0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8};
 
     private final ByteBuffer block;
 
     private ExifBlock(byte[] bytes) {
         block = ByteBuffer.wrap(bytes);
-    }
-
-    /** @param bytes beginning with the TIFF header; not changed */
-    static byte[] upright(byte[] bytes, PixelSize size) {
-        byte[] copy = bytes.clone();
-        if (copy.length >= 8) {
-            new ExifBlock(copy).mend(size);
-        }
-        return copy;
-    }
-
-    private void mend(PixelSize size) {
         block.order(block.get(0) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
+    }
+
+    /**
+     * The block for a delivered file; empty where there is nothing to say.
+     *
+     * @param source the photo's own, beginning with its TIFF header; not changed
+     */
+    static Optional<byte[]> delivered(Optional<byte[]> source, PixelSize size, DeliveryTerms terms) {
+        Optional<byte[]> kept = source.filter(bytes -> terms.cameraData() && bytes.length > HEADER);
+        boolean hasLines = !terms.copyright().isEmpty() || !terms.creator().isEmpty();
+        if (kept.isEmpty() && !hasLines) {
+            return Optional.empty();
+        }
+        byte[] bytes = kept.map(byte[]::clone).orElseGet(ExifBlock::empty);
+        return Optional.of(new ExifBlock(bytes).mended(size, terms));
+    }
+
+    /** A whole TIFF with the photographer's lines, as Java's own writer would not write them: in any letters. */
+    static byte[] withLines(byte[] tiff, DeliveryTerms terms) {
+        ExifBlock file = new ExifBlock(tiff);
+        return file.withFirst(file.entries(file.block.getInt(4)), terms);
+    }
+
+    private static byte[] empty() {
+        return ByteBuffer.allocate(HEADER + 6)
+                .order(ByteOrder.LITTLE_ENDIAN)
+                .put((byte) 'I')
+                .put((byte) 'I')
+                .putShort((short) 42)
+                .putInt(HEADER)
+                .array();
+    }
+
+    private byte[] mended(PixelSize size, DeliveryTerms terms) {
         int first = block.getInt(4);
         set(first, ORIENTATION, 1);
         int exif = value(first, EXIF_DIRECTORY);
         set(exif, WIDTH, size.width());
         set(exif, HEIGHT, size.height());
         dropThumbnail(first);
+        if (!isInside(first, 2 + count(first) * ENTRY + 4)) {
+            return block.array();
+        }
+        TreeMap<Integer, byte[]> entries = entries(first);
+        entries.keySet().removeAll(OF_PIXELS);
+        if (!terms.place() && entries.remove(PLACE_DIRECTORY) != null) {
+            wipe(value(first, PLACE_DIRECTORY));
+        }
+        return withFirst(entries, terms);
+    }
+
+    private TreeMap<Integer, byte[]> entries(int directory) {
+        TreeMap<Integer, byte[]> entries = new TreeMap<>();
+        for (int i = 0; i < count(directory); i++) {
+            int at = directory + 2 + i * ENTRY;
+            byte[] entry = new byte[ENTRY];
+            block.get(at, entry);
+            entries.put(block.getShort(at) & 0xFFFF, entry);
+        }
+        return entries;
+    }
+
+    /** The block with another first directory, and the lines in it; both stand at the end. */
+    private byte[] withFirst(TreeMap<Integer, byte[]> entries, DeliveryTerms terms) {
+        TreeMap<Integer, byte[]> texts = new TreeMap<>();
+        Map.of(COPYRIGHT, terms.copyright(), CREATOR, terms.creator()).forEach((tag, line) -> {
+            if (!line.isEmpty()) {
+                texts.put(tag, (line + "\0").getBytes(StandardCharsets.UTF_8));
+                entries.put(tag, new byte[ENTRY]);
+            }
+        });
+        int directory = block.capacity() + block.capacity() % 2;
+        int text = directory + 2 + entries.size() * ENTRY + 4;
+        int end = text
+                + texts.values().stream()
+                        .mapToInt(bytes -> Math.max(4, bytes.length))
+                        .sum();
+        ByteBuffer longer = ByteBuffer.allocate(end).order(block.order()).put(block.array());
+        longer.putInt(4, directory);
+        longer.position(directory);
+        longer.putShort((short) entries.size());
+        for (Map.Entry<Integer, byte[]> entry : entries.entrySet()) {
+            byte[] line = texts.get(entry.getKey());
+            if (line == null) {
+                longer.put(entry.getValue());
+            } else {
+                longer.putShort((short) entry.getKey().intValue())
+                        .putShort((short) TEXT)
+                        .putInt(line.length);
+                // A text of up to four bytes stands in the entry itself.
+                if (line.length <= 4) {
+                    longer.put(line).position(longer.position() + 4 - line.length);
+                } else {
+                    longer.putInt(text);
+                    longer.put(text, line);
+                    text += line.length;
+                }
+            }
+        }
+        return longer.array();
+    }
+
+    /** Leaves nothing of a directory and of the values it points to. */
+    private void wipe(int directory) {
+        if (!isInside(directory, 2)) {
+            return;
+        }
+        for (int i = 0; i < count(directory); i++) {
+            int at = directory + 2 + i * ENTRY;
+            if (!isInside(at, ENTRY)) {
+                return;
+            }
+            int type = block.getShort(at + 2) & 0xFFFF;
+            long length = type < BYTES.length ? (long) BYTES[type] * (block.getInt(at + 4) & 0xFFFF_FFFFL) : 0;
+            if (length > 4 && length <= block.capacity()) {
+                clear(block.getInt(at + 8), (int) length);
+            }
+            clear(at, ENTRY);
+        }
     }
 
     private void dropThumbnail(int first) {
@@ -49,14 +169,17 @@ final class ExifBlock {
             return;
         }
         int thumbnail = block.getInt(link);
-        int start = value(thumbnail, THUMBNAIL_OFFSET);
         int length = value(thumbnail, THUMBNAIL_LENGTH);
-        if (length > 0 && isInside(start, length)) {
-            for (int i = start; i < start + length; i++) {
-                block.put(i, (byte) 0);
-            }
+        if (length > 0) {
+            clear(value(thumbnail, THUMBNAIL_OFFSET), length);
         }
         block.putInt(link, 0);
+    }
+
+    private void clear(int start, int length) {
+        if (isInside(start, length)) {
+            block.put(start, new byte[length]);
+        }
     }
 
     private void set(int directory, int tag, int value) {
@@ -98,6 +221,6 @@ final class ExifBlock {
     }
 
     private boolean isInside(int at, int length) {
-        return at >= 0 && length >= 0 && (long) at + length <= block.capacity();
+        return at >= HEADER && length >= 0 && (long) at + length <= block.capacity();
     }
 }

@@ -5,8 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import nexa.core.format.PixelSize;
-import nexa.imaging.read.SourceMetadata;
+import nexa.core.format.FileSpec;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -14,9 +13,6 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A JPEG with the photo's metadata and the pixels per inch it is meant for. */
 final class JpegFile {
-    /** From this quality on, colour is kept at every pixel (4:4:4). */
-    private static final int FULL_COLOUR_FROM = 90;
-
     private static final int APP0 = 0xE0;
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
@@ -32,32 +28,31 @@ final class JpegFile {
      * Encodes pixels.
      *
      * @param pixels 8-bit grey or BGR
-     * @param quality 1 … 100
      * @param profile the colour profile the pixels are in
+     * @param exif as it goes into the file
      */
-    static byte[] encode(Mat pixels, int quality, Optional<byte[]> profile, SourceMetadata source, OptionalDouble ppi) {
-        byte[] plain = plain(pixels, quality);
-        PixelSize size = new PixelSize(pixels.cols(), pixels.rows());
+    static byte[] encode(
+            Mat pixels, FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
+        byte[] plain = plain(pixels, spec);
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
         out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xD8});
         segment(out, APP0, jfif(ppi));
-        source.exif()
-                .map(exif -> joined(EXIF, ExifBlock.upright(exif, size)))
-                .filter(exif -> exif.length <= MOST_IN_SEGMENT)
-                .ifPresent(exif -> segment(out, APP1, exif));
+        exif.map(block -> joined(EXIF, block))
+                .filter(block -> block.length <= MOST_IN_SEGMENT)
+                .ifPresent(block -> segment(out, APP1, block));
         profile.ifPresent(bytes -> profile(out, bytes));
         int body = afterApplicationSegments(plain);
         out.write(plain, body, plain.length - body);
         return out.toByteArray();
     }
 
-    private static byte[] plain(Mat pixels, int quality) {
+    private static byte[] plain(Mat pixels, FileSpec spec) {
         try (BytePointer encoded = new BytePointer();
                 IntPointer settings = new IntPointer(
                         opencv_imgcodecs.IMWRITE_JPEG_QUALITY,
-                        quality,
+                        spec.quality(),
                         opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR,
-                        quality >= FULL_COLOUR_FROM
+                        spec.sampling() == FileSpec.Sampling.FULL
                                 ? opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_444
                                 : opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_420)) {
             if (!opencv_imgcodecs.imencode(".jpg", pixels, encoded, settings)) {

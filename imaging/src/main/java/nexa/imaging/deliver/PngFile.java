@@ -9,8 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
-import nexa.core.format.PixelSize;
-import nexa.imaging.read.SourceMetadata;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -25,9 +23,8 @@ final class PngFile {
     private PngFile() {}
 
     /** @param pixels 8-bit or 16-bit grey or BGR */
-    static byte[] encode(Mat pixels, Optional<byte[]> profile, SourceMetadata source, OptionalDouble ppi) {
+    static byte[] encode(Mat pixels, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
         byte[] plain = plain(pixels);
-        PixelSize size = new PixelSize(pixels.cols(), pixels.rows());
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
         out.write(plain, 0, AFTER_HEADER);
         profile.ifPresent(bytes -> chunk(out, "iCCP", named(bytes)));
@@ -42,7 +39,7 @@ final class PngFile {
                             .put((byte) 1)
                             .array());
         }
-        source.exif().ifPresent(exif -> chunk(out, "eXIf", ExifBlock.upright(exif, size)));
+        exif.ifPresent(block -> chunk(out, "eXIf", block));
         out.write(plain, AFTER_HEADER, plain.length - AFTER_HEADER);
         return out.toByteArray();
     }

@@ -1,18 +1,13 @@
 package nexa.imaging.read;
 
-import java.awt.Transparency;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorConvertOp;
-import java.awt.image.ComponentColorModel;
-import java.awt.image.DataBuffer;
-import java.awt.image.DataBufferByte;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
 import java.util.Optional;
-import org.bytedeco.javacpp.BytePointer;
+import nexa.imaging.MatImages;
+import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -48,35 +43,33 @@ public final class ColourProfile {
         return bytes.clone();
     }
 
-    /** Turns 8-bit pixels of this profile into sRGB, in place. Pixels of another number of channels are left alone. */
+    /**
+     * Turns pixels of this profile into sRGB, in place: BGR, or BGRA with what is see-through left so. Grey ones become BGR.
+     * Pixels of another kind than the profile's are left alone.
+     */
     public void toSrgb(Mat pixels) {
-        boolean isRgb = profile.getColorSpaceType() == ColorSpace.TYPE_RGB && pixels.channels() == 3;
-        if (!isRgb) {
-            return;
-        }
-        opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGR2RGB);
-        byte[] colours = new byte[pixels.rows() * pixels.cols() * 3];
-        try (BytePointer data = pixels.data()) {
-            data.get(colours);
-            BufferedImage from = image(colours, pixels, new ICC_ColorSpace(profile));
-            BufferedImage to = image(new byte[colours.length], pixels, ColorSpace.getInstance(ColorSpace.CS_sRGB));
+        if (pixels.channels() == 4) {
+            try (Mat alpha = new Mat()) {
+                opencv_core.extractChannel(pixels, alpha, 3);
+                opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGRA2BGR);
+                toSrgb(pixels);
+                opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGR2BGRA);
+                opencv_core.insertChannel(alpha, pixels, 3);
+            }
+        } else if (pixels.channels() == profile.getNumComponents() && isRgbOrGrey()) {
+            BufferedImage from = MatImages.image(pixels, new ICC_ColorSpace(profile));
+            boolean isDeep = pixels.depth() == opencv_core.CV_16U;
+            BufferedImage to =
+                    MatImages.blank(pixels.cols(), pixels.rows(), isDeep, ColorSpace.getInstance(ColorSpace.CS_sRGB));
             new ColorConvertOp(null).filter(from, to);
-            data.put(((DataBufferByte) to.getRaster().getDataBuffer()).getData());
+            try (Mat turned = MatImages.mat(to.getRaster(), isDeep)) {
+                turned.copyTo(pixels);
+            }
         }
-        opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_RGB2BGR);
     }
 
-    private static BufferedImage image(byte[] colours, Mat pixels, ColorSpace space) {
-        WritableRaster raster = Raster.createInterleavedRaster(
-                new DataBufferByte(colours, colours.length),
-                pixels.cols(),
-                pixels.rows(),
-                pixels.cols() * 3,
-                3,
-                new int[] {0, 1, 2},
-                null);
-        ComponentColorModel model =
-                new ComponentColorModel(space, false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE);
-        return new BufferedImage(model, raster, false, null);
+    private boolean isRgbOrGrey() {
+        int type = profile.getColorSpaceType();
+        return type == ColorSpace.TYPE_RGB || type == ColorSpace.TYPE_GRAY;
     }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Optional;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.QuarterTurn;
 import org.bytedeco.javacpp.BytePointer;
@@ -11,7 +12,6 @@ import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
-import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /** Decodes a photo's pixels as they are seen: after the EXIF orientation, the quarter turn and mirroring. */
@@ -34,31 +34,43 @@ public final class PhotoPixels {
     }
 
     /**
-     * All pixels, in the photo's own colours: grey or BGR. The caller closes it.
+     * All pixels, in the photo's own colours where it has plain ones; see-through parts are on white. The caller closes it.
      *
-     * @param keepsDepth whether 16 bits stay 16; what is see-through comes in 8
+     * @param keepsDepth whether 16 bits stay 16
      */
-    public Mat full(boolean keepsDepth) throws PhotoProblem {
-        Mat decoded = decode(opencv_imgcodecs.IMREAD_UNCHANGED);
-        if (!keepsDepth || decoded.channels() == 4) {
-            toEightBits(decoded);
+    public FullPixels full(boolean keepsDepth) throws PhotoProblem {
+        Decoded decoded = decode(opencv_imgcodecs.IMREAD_UNCHANGED);
+        Mat pixels = decoded.pixels();
+        if (!keepsDepth) {
+            toEightBits(pixels);
         }
-        if (decoded.channels() == 4) {
-            onWhite(decoded);
+        if (pixels.channels() == 4) {
+            onWhite(pixels);
         }
-        return seen(decoded);
+        Optional<ColourProfile> profile = decoded.isInSrgb()
+                ? Optional.of(ColourProfile.srgb())
+                : metadata().profile();
+        return new FullPixels(seen(pixels), profile);
+    }
+
+    /** What the photo carries beside its pixels. */
+    public SourceMetadata metadata() throws PhotoProblem {
+        return SourceMetadata.read(file, facts.kind());
     }
 
     /** A picture for the screen, its long side at most this. Small ones are never enlarged. */
     public Picture picture(int longSide) throws PhotoProblem {
         int stored = Math.max(facts.stored().width(), facts.stored().height());
-        try (Mat decoded = decode(reduction(stored, longSide))) {
+        Decoded read = decode(reduction(stored, longSide));
+        try (Mat decoded = read.pixels()) {
             double factor = (double) longSide / Math.max(decoded.cols(), decoded.rows());
             if (factor < 1) {
                 shrink(decoded, factor);
             }
             toEightBits(decoded);
-            toSrgb(decoded);
+            if (!read.isInSrgb()) {
+                metadata().profile().ifPresent(profile -> profile.toSrgb(decoded));
+            }
             try (Mat upright = seen(decoded)) {
                 return Picture.of(upright);
             }
@@ -71,20 +83,20 @@ public final class PhotoPixels {
         }
     }
 
-    /** What is see-through becomes white, as it would on paper. */
+    /** What is see-through becomes white, as it would on paper: colour × alpha + white × (1 − alpha). */
     private static void onWhite(Mat pixels) {
-        try (Mat premultiplied = new Mat();
-                MatVector channels = new MatVector();
+        double most = pixels.depth() == opencv_core.CV_16U ? 65_535 : 255;
+        try (Mat alpha = new Mat();
                 Mat white = new Mat();
-                Mat all = new Mat()) {
-            opencv_imgproc.cvtColor(pixels, premultiplied, opencv_imgproc.COLOR_RGBA2mRGBA);
-            opencv_core.split(premultiplied, channels);
-            opencv_core.bitwise_not(channels.get(3), white);
-            try (MatVector whites = new MatVector(white, white, white)) {
-                opencv_core.merge(whites, all);
-            }
-            opencv_imgproc.cvtColor(premultiplied, pixels, opencv_imgproc.COLOR_BGRA2BGR);
-            opencv_core.add(pixels, all, pixels);
+                Mat alphas = new Mat();
+                Mat whites = new Mat()) {
+            opencv_core.extractChannel(pixels, alpha, 3);
+            opencv_core.bitwise_not(alpha, white);
+            opencv_imgproc.cvtColor(alpha, alphas, opencv_imgproc.COLOR_GRAY2BGR);
+            opencv_imgproc.cvtColor(white, whites, opencv_imgproc.COLOR_GRAY2BGR);
+            opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGRA2BGR);
+            opencv_core.multiply(pixels, alphas, pixels, 1 / most, -1);
+            opencv_core.add(pixels, whites, pixels);
         }
     }
 
@@ -93,10 +105,6 @@ public final class PhotoPixels {
                 Math.max(1, Math.round(pixels.rows() * factor)))) {
             opencv_imgproc.resize(pixels, pixels, size, 0, 0, opencv_imgproc.INTER_AREA);
         }
-    }
-
-    private void toSrgb(Mat pixels) throws PhotoProblem {
-        SourceMetadata.read(file, facts.kind()).profile().ifPresent(profile -> profile.toSrgb(pixels));
     }
 
     /** The coarsest decoding of a JPEG that still has the pixels wanted. Other kinds have but one. */
@@ -113,7 +121,7 @@ public final class PhotoPixels {
         return stored >= 2 * wanted ? opencv_imgcodecs.IMREAD_REDUCED_COLOR_2 : opencv_imgcodecs.IMREAD_COLOR;
     }
 
-    private Mat decode(int flags) throws PhotoProblem {
+    private Decoded decode(int flags) throws PhotoProblem {
         byte[] bytes = bytes();
         String name = file.getFileName().toString();
         if (!facts.kind().isWhole(bytes)) {
@@ -121,14 +129,17 @@ public final class PhotoPixels {
         }
         try {
             boolean isForPrint = facts.kind() == PhotoKind.JPEG && facts.channels() == 4;
-            Mat decoded =
-                    isForPrint || facts.kind() == PhotoKind.TIFF ? ImageIoPixels.decode(bytes) : decode(bytes, flags);
-            if (decoded.empty()) {
+            Decoded decoded = isForPrint || facts.kind() == PhotoKind.TIFF
+                    ? ImageIoPixels.decode(bytes)
+                    : new Decoded(decode(bytes, flags), false);
+            if (decoded.pixels().empty()) {
                 throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED);
             }
             return decoded;
         } catch (IOException | RuntimeException e) {
             throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
+        } catch (OutOfMemoryError e) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE, e);
         }
     }
 

@@ -1,6 +1,5 @@
 package nexa.imaging.read;
 
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.jpeg.JpegProcessingException;
 import com.drew.imaging.jpeg.JpegSegmentData;
@@ -11,7 +10,6 @@ import com.drew.imaging.png.PngChunkReader;
 import com.drew.imaging.png.PngChunkType;
 import com.drew.imaging.png.PngProcessingException;
 import com.drew.lang.StreamReader;
-import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -40,7 +38,6 @@ public record SourceMetadata(Optional<byte[]> exif, Optional<ColourProfile> prof
     private static final byte[] EXIF = "Exif\0\0".getBytes(StandardCharsets.ISO_8859_1);
     private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.ISO_8859_1);
     private static final SourceMetadata NOTHING = new SourceMetadata(Optional.empty(), Optional.empty());
-    private static final int TIFF_PROFILE = 0x8773;
     private static final int MOST_PROFILE_BYTES = 16 * 1024 * 1024;
 
     /** Reads it from a photo. What is broken counts as not there: the picture is worth more than its metadata. */
@@ -81,11 +78,9 @@ public record SourceMetadata(Optional<byte[]> exif, Optional<ColourProfile> prof
         return new SourceMetadata(Optional.ofNullable(exif), profile);
     }
 
-    /** A TIFF is its own EXIF block, pixels and all, and is not taken over as one. */
-    private static SourceMetadata fromTiff(InputStream in) throws ImageProcessingException, IOException {
-        ExifIFD0Directory main = ImageMetadataReader.readMetadata(in).getFirstDirectoryOfType(ExifIFD0Directory.class);
-        byte[] profile = main == null ? null : main.getByteArray(TIFF_PROFILE);
-        return new SourceMetadata(Optional.empty(), profile == null ? Optional.empty() : ColourProfile.read(profile));
+    private static SourceMetadata fromTiff(InputStream in) throws IOException {
+        byte[] file = in.readAllBytes();
+        return new SourceMetadata(TiffTags.block(file), TiffTags.profile(file).flatMap(ColourProfile::read));
     }
 
     private static SourceMetadata fromJpeg(InputStream in) throws JpegProcessingException, IOException {

@@ -11,16 +11,23 @@ import com.drew.metadata.jfif.JfifDirectory;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
@@ -29,8 +36,10 @@ import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Size;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.read.ShootReading;
@@ -110,8 +119,7 @@ class DeliveryTest {
     @Test
     void anUnturnedCropAtItsOwnSizeKeepsEveryPixelUpToJpegsOwnLoss() throws Exception {
         Format whole = Format.of("own", "Own", Ratio.PHOTO);
-        shoot = shoot.withFormats(
-                List.of(whole.withFile(new FileSpec(FileSpec.Type.JPEG, 100, FileSpec.Colour.KEEP, "", "{photo}"))));
+        shoot = shoot.withFormats(List.of(whole.withFile(FileSpec.usual("").withQuality(100, FileSpec.Sampling.FULL))));
         deliver(Set.of("own"));
         BufferedImage delivered = ImageIO.read(out.resolve("über -b-.jpg").toFile());
         BufferedImage original = ImageIO.read(source.resolve("über \"b\".png").toFile());
@@ -146,7 +154,7 @@ class DeliveryTest {
     void aPhotoThatIsGoneIsListedAndTheRestGoesOn() throws Exception {
         DeliveryPlan plan = plan(Set.of("print"));
         Files.delete(source.resolve("a.jpg"));
-        Delivery.Result result = new Delivery(plan, source, out, true, (done, total, name) -> {}).run(2);
+        Delivery.Result result = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
         assertThat(result.failures()).hasSize(1);
         assertThat(result.failures().get(0).reason()).contains("a.jpg is not in the folder any more");
         assertThat(files()).hasSize(2);
@@ -156,7 +164,7 @@ class DeliveryTest {
     void stoppingKeepsWhatIsFinishedAndLeavesNoHalfFile() throws Exception {
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] delivery = new Delivery[1];
-        delivery[0] = new Delivery(plan, source, out, true, (done, total, name) -> delivery[0].stop());
+        delivery[0] = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> delivery[0].stop());
         Delivery.Result result = delivery[0].run(1);
         assertThat(result.wasStopped()).isTrue();
         assertThat(result.written()).hasSize(1);
@@ -171,7 +179,7 @@ class DeliveryTest {
         out = temporary.resolve("resumed");
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] stopped = new Delivery[1];
-        stopped[0] = new Delivery(plan, source, out, true, (done, total, name) -> stopped[0].stop());
+        stopped[0] = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> stopped[0].stop());
         stopped[0].run(1);
         Files.writeString(out.resolve("print").resolve(".nexa-left.part"), "half a file that a crash left");
         Delivery.Result resumed = deliver(Set.of("print", "feed"));
@@ -185,7 +193,13 @@ class DeliveryTest {
         deliver(Set.of("print"));
         byte[] before = Files.readAllBytes(out.resolve("print/a.jpg"));
         shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(-8)));
-        new Delivery(plan(Set.of("print")), source, out, false, (done, total, name) -> {}).run(2);
+        new Delivery(
+                        plan(Set.of("print")),
+                        source,
+                        out,
+                        DeliveryTerms.USUAL.withReplacesOwn(false),
+                        (done, total, name) -> {})
+                .run(2);
         assertThat(Files.readAllBytes(out.resolve("print/a.jpg"))).isEqualTo(before);
         assertThat(out.resolve("print/a-2.jpg")).exists();
         shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(5)));
@@ -216,10 +230,10 @@ class DeliveryTest {
         }
         opencv_imgcodecs.imwrite(source.resolve("deep.png").toString(), deep);
         Format png = Format.of("png", "PNG", Ratio.PHOTO)
-                .withFile(new FileSpec(FileSpec.Type.PNG, 90, FileSpec.Colour.KEEP, "png", "{photo}"));
+                .withFile(FileSpec.usual("png").withType(FileSpec.Type.PNG));
         Format tiff = Format.of("tiff", "TIFF", Ratio.PHOTO)
                 .withSize(new OutputSize.AsCropped())
-                .withFile(new FileSpec(FileSpec.Type.TIFF, 90, FileSpec.Colour.KEEP, "tiff", "{photo}"));
+                .withFile(FileSpec.usual("tiff").withType(FileSpec.Type.TIFF));
         Shoot plain = Shoot.of("Deep", Shoot.Order.NAME, List.of(png, tiff), List.of(Photo.untouched("deep.png")));
         shoot = ShootReading.of(plain, source).appliedTo(plain);
         assertThat(deliver(Set.of("png", "tiff")).failures()).isEmpty();
@@ -239,9 +253,11 @@ class DeliveryTest {
 
     @Test
     void everyKindCarriesItsProfileAndPixelsAnInch() throws Exception {
-        Format png = PRINT.withFile(new FileSpec(FileSpec.Type.PNG, 90, FileSpec.Colour.KEEP, "", "{photo}"));
+        Format png = PRINT.withFile(FileSpec.usual("").withType(FileSpec.Type.PNG));
         Format tiff = PRINT.withId("tiff")
-                .withFile(new FileSpec(FileSpec.Type.TIFF, 90, FileSpec.Colour.SRGB, "", "{photo}"));
+                .withFile(FileSpec.usual("")
+                        .withType(FileSpec.Type.TIFF)
+                        .withColour(FileSpec.Colour.SRGB, FileSpec.Depth.PHOTO));
         shoot = shoot.withFormats(List.of(png, tiff));
         assertThat(deliver(Set.of("print", "tiff")).failures()).isEmpty();
         for (String name : List.of("c.png", "c.tif")) {
@@ -265,7 +281,7 @@ class DeliveryTest {
         deliver(Set.of("print", "feed"));
         List<String> lines = Files.readAllLines(out.resolve(DeliveryList.NAME));
         assertThat(lines).hasSize(7);
-        assertThat(lines.get(1)).startsWith("print/a.jpg,a.jpg,Print,written,");
+        assertThat(lines.get(1)).startsWith("print/a.jpg,a.jpg,Print,delivered,");
         assertThat(lines).anySatisfy(line -> assertThat(line).contains("\"'=Feed, \"\"tall\"\"\""));
     }
 
@@ -285,6 +301,89 @@ class DeliveryTest {
                         DeliveryCheck.Kind.UNREADABLE, DeliveryCheck.Kind.UNTOUCHED, DeliveryCheck.Kind.SAME_NAME);
         assertThat(findings).contains(new DeliveryCheck.Finding(DeliveryCheck.Kind.UNREADABLE, "broken.jpg", ""));
         assertThat(DeliveryCheck.room(out)).isPositive();
+    }
+
+    @Test
+    void pausedItBeginsNoFurtherFileUntilItGoesOn() throws Exception {
+        CountDownLatch paused = new CountDownLatch(1);
+        Delivery[] delivery = new Delivery[1];
+        delivery[0] =
+                new Delivery(plan(Set.of("print", "feed")), source, out, DeliveryTerms.USUAL, (done, total, name) -> {
+                    delivery[0].setPaused(done == 1);
+                    paused.countDown();
+                });
+        CompletableFuture<Delivery.Result> running = CompletableFuture.supplyAsync(() -> {
+            try {
+                return delivery[0].run(1);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+        paused.await();
+        assertThat(files()).hasSize(1);
+        assertThat(running).isNotDone();
+        delivery[0].setPaused(false);
+        assertThat(running.get().written()).hasSize(6);
+    }
+
+    @Test
+    void whereNothingCanBeWrittenItGivesUpAndSaysWhy() throws Exception {
+        Files.createDirectories(out);
+        Files.writeString(out.resolve("print"), "a file where the folder should be");
+        Delivery.Result result = deliver(Set.of("print"));
+        assertThat(result.gaveUp().orElseThrow()).contains(out.resolve("print").toString());
+        assertThat(result.failures()).hasSize(3);
+        assertThat(out.resolve("print")).hasContent("a file where the folder should be");
+    }
+
+    @Test
+    void everyFileHasExactlyThePixelsAskedForHoweverThePhotoLies() throws Exception {
+        Random random = new Random(3);
+        List<Format> formats = new ArrayList<>();
+        for (int i = 0; i < 67; i++) {
+            int width = 20 + random.nextInt(280);
+            int height = Math.max(20, Math.min(300, (int) (width * (0.4 + 2 * random.nextDouble()))));
+            FormatTurn turn = FormatTurn.values()[random.nextInt(3)];
+            formats.add(Format.of("f" + i, "F" + i, Ratio.of("" + width, "" + height))
+                    .withTurn(turn)
+                    .withSize(new OutputSize.Pixels(width, height)));
+        }
+        Shoot turned = shoot.withFormats(formats);
+        for (Photo photo : shoot.photos()) {
+            turned = turned.with(
+                    photo.file(),
+                    one -> one.withAngle(new Angle(90 * random.nextDouble() - 45))
+                            .withTurn(QuarterTurn.of(90 * random.nextInt(4)), random.nextBoolean()));
+        }
+        shoot = turned;
+        Set<String> ids = formats.stream().map(Format::id).collect(Collectors.toSet());
+        DeliveryPlan plan = plan(ids);
+        assertThat(deliver(ids).written()).hasSize(201);
+        for (DeliveryPlan.Item item : plan.files()) {
+            OutputSize.Pixels asked = (OutputSize.Pixels) item.format().size();
+            boolean isSwapped = item.crop().crop().size().orientation()
+                    != asked.pixels(new Size(asked.width(), asked.height()))
+                            .size()
+                            .orientation();
+            PixelSize expected = new PixelSize(
+                    isSwapped ? asked.height() : asked.width(), isSwapped ? asked.width() : asked.height());
+            assertThat(size(item.name())).as(item.name()).isEqualTo(expected);
+        }
+    }
+
+    @Test
+    void aNameThatFileSystemsCannotTakeIsMendedAndToldBefore() throws Exception {
+        String long300 = "x".repeat(300);
+        shoot = shoot.withFormats(List.of(
+                PRINT.withFile(FileSpec.usual("").withName("{photo} " + long300)),
+                FEED.withFile(FileSpec.usual("social").withName("plain {number}"))));
+        List<DeliveryCheck.Finding> findings =
+                DeliveryCheck.of(shoot, ShootReading.of(shoot, source), plan(Set.of("print", "feed")));
+        assertThat(findings)
+                .filteredOn(finding -> finding.kind() == DeliveryCheck.Kind.NAME_MENDED)
+                .extracting(DeliveryCheck.Finding::format)
+                .containsOnly("print");
+        assertThat(deliver(Set.of("print")).failures()).isEmpty();
     }
 
     private Map<String, Long> sums() throws Exception {
@@ -321,7 +420,7 @@ class DeliveryTest {
     }
 
     private Delivery.Result deliver(Set<String> formats) throws Exception {
-        return new Delivery(plan(formats), source, out, true, (done, total, name) -> {}).run(2);
+        return new Delivery(plan(formats), source, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
     }
 
     private List<String> files() throws Exception {

@@ -99,7 +99,8 @@ class PhotoKindsTest {
         Picture picture = picture(file);
         assertThat(picture.argb().get(10)).isZero();
         assertThat(picture.argb().get(50) >>> 24).isEqualTo(0x80);
-        try (Mat full = new PhotoPixels(file, TestPhotos.photo(file)).full(false)) {
+        try (Mat full =
+                new PhotoPixels(file, TestPhotos.photo(file)).full(false).pixels()) {
             assertThat(full.channels()).isEqualTo(3);
             assertThat(full.ptr(20, 10).get(0) & 0xFF).isEqualTo(255);
             assertThat(full.ptr(20, 50).get(2) & 0xFF).isEqualTo(255);

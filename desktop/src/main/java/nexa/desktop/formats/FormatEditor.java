@@ -1,4 +1,4 @@
-package nexa.desktop.easel;
+package nexa.desktop.formats;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -18,12 +17,11 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
-import nexa.core.format.LengthUnit;
 import nexa.core.format.NearRatio;
 import nexa.core.format.OutputSize;
-import nexa.core.format.Paper;
 import nexa.core.format.Ratio;
 import nexa.core.series.Formats;
 import nexa.core.shoot.Edit;
@@ -31,13 +29,13 @@ import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Words;
+import nexa.imaging.deliver.DeliveryPlan;
 import nexa.store.KeptFormats;
 
 /** Changes a format of the shoot: name, ratio, which way it lies, size. Every change is there at once and can be undone. */
-final class FormatEditor extends VBox {
+public final class FormatEditor extends VBox {
     private static final List<String> COMMON =
             List.of("1:1", "5:4", "4:3", "7:5", "3:2", "16:10", "16:9", "1.91:1", "2:1", "21:9", "2.39:1", "3:1");
-    private static final double USUAL_PPI = 300;
 
     private final ShootSession session;
     private final KeptFormats kept;
@@ -46,17 +44,14 @@ final class FormatEditor extends VBox {
     private final TextField name = new TextField();
     private final ComboBox<String> ratio = new ComboBox<>();
     private final ComboBox<String> turn = new ComboBox<>();
-    private final ComboBox<String> kind = new ComboBox<>();
-    private final TextField width = numberField("format-width", "editor.width");
-    private final TextField height = numberField("format-height", "editor.height");
-    private final TextField ppi = numberField("format-ppi", "editor.ppi");
-    private final HBox sizes = new HBox(6);
+    private final SizeEditor size;
     private final Label said = Parts.label("", "small", "look");
     private final Label crops = Parts.label("", "small", "quiet");
     private final ToggleButton goes = Parts.toggle("editor.goes", "choice");
     private boolean isFilling;
 
-    FormatEditor(ShootSession session, KeptFormats kept, String id, Runnable close) {
+    /** @param id of the format */
+    public FormatEditor(ShootSession session, KeptFormats kept, String id, Runnable close) {
         this.session = session;
         this.kept = kept;
         this.id = id;
@@ -67,35 +62,41 @@ final class FormatEditor extends VBox {
                 12, Parts.label(Words.get("editor.title"), "page-title"), Parts.spacer(), Parts.closeButton(close));
         heading.setAlignment(Pos.CENTER_LEFT);
         prepare();
+        size = new SizeEditor(
+                this::format, this::changeShape, asked -> change(format -> format.withSize(asked)), this::takePaper);
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(9);
         grid.addRow(0, caption("editor.name"), name);
         grid.addRow(1, caption("editor.ratio"), ratioRow());
         grid.addRow(2, caption("editor.turn"), turn);
-        grid.addRow(3, caption("editor.size"), new HBox(6, kind, papers()));
-        grid.addRow(4, Parts.label(""), sizes);
-        FileEditor file = new FileEditor(() -> format().file(), spec -> change(format -> format.withFile(spec)));
+        grid.addRow(3, caption("editor.size"), size.kindRow());
+        grid.addRow(4, Parts.label(""), size.sizeRow());
+        FileEditor file = new FileEditor(
+                () -> format().file(), spec -> change(format -> format.withFile(spec)), this::exampleName);
         grid.addRow(5, caption("editor.file"), file.kindRow());
-        grid.addRow(6, caption("editor.folder"), file.nameRow());
+        grid.addRow(6, caption("file.colour"), file.colourRow());
+        grid.addRow(7, caption("editor.folder"), file.nameRow());
+        grid.addRow(8, Parts.label(""), file.wordRow());
+        grid.addRow(9, Parts.label(""), file.example());
         said.setWrapText(true);
         said.setMaxWidth(440);
         getChildren().addAll(heading, grid, said, crops, actions());
         fill();
     }
 
-    private static Label caption(String key) {
-        return Parts.label(Words.get(key), "quiet");
+    /** The name of a file of the photo worked on, or of none in particular. */
+    private String exampleName(FileSpec spec) {
+        return session.crop()
+                .map(crop -> DeliveryPlan.example(
+                        session.shoot(),
+                        session.readingProperty().get(),
+                        session.crop(crop.photo(), format().withFile(spec))))
+                .orElse(spec.name());
     }
 
-    private static TextField numberField(String id, String key) {
-        TextField field = new TextField();
-        field.setId(id);
-        field.setPrefColumnCount(5);
-        field.getStyleClass().add("number-field");
-        field.setAccessibleText(Words.get(key));
-        field.setTooltip(Parts.tooltip(Words.get(key)));
-        return field;
+    private static Label caption(String key) {
+        return Parts.label(Words.get(key), "quiet");
     }
 
     private void prepare() {
@@ -113,16 +114,6 @@ final class FormatEditor extends VBox {
         for (FormatTurn way : FormatTurn.values()) {
             turn.getItems().add(Words.of("editor.turn", way));
         }
-        kind.setId("format-size");
-        kind.setAccessibleText(Words.get("editor.size"));
-        kind.getItems()
-                .addAll(
-                        Words.get("editor.cropped"),
-                        Words.get("editor.pixels"),
-                        Words.get("editor.edge"),
-                        Words.get("editor.paper", Words.get("unit.cm")),
-                        Words.get("editor.paper", Words.get("unit.mm")),
-                        Words.get("editor.paper", Words.get("unit.in")));
         name.setOnAction(event -> rename());
         name.focusedProperty().addListener((observed, before, now) -> {
             if (!now) {
@@ -132,15 +123,6 @@ final class FormatEditor extends VBox {
         ratio.setOnAction(event -> changeShape());
         turn.setOnAction(event -> change(format ->
                 format.withTurn(FormatTurn.values()[turn.getSelectionModel().getSelectedIndex()])));
-        kind.setOnAction(event -> changeKind());
-        for (TextField field : List.of(width, height, ppi)) {
-            field.setOnAction(event -> changeShape());
-            field.focusedProperty().addListener((observed, before, now) -> {
-                if (!now) {
-                    changeShape();
-                }
-            });
-        }
         goes.setOnAction(event -> change(format -> format.withGoes(goes.isSelected())));
     }
 
@@ -150,27 +132,10 @@ final class FormatEditor extends VBox {
         return row;
     }
 
-    private MenuButton papers() {
-        MenuButton menu = new MenuButton(Words.get("editor.papers"));
-        menu.setId("format-papers");
-        menu.setTooltip(Parts.tooltip(Words.get("editor.papers.tip")));
-        for (Paper paper : Paper.COMMON) {
-            MenuItem item = new MenuItem(FormatWords.paper(paper));
-            item.setOnAction(event -> {
-                double resolution = format().size() instanceof OutputSize.Print print ? print.ppi() : USUAL_PPI;
-                OutputSize size = new OutputSize.Print(paper.longSide(), paper.shortSide(), paper.unit(), resolution);
-                Ratio own = Ratio.of(FormatWords.plain(paper.longSide()), FormatWords.plain(paper.shortSide()));
-                takePaper(own, size);
-            });
-            menu.getItems().add(item);
-        }
-        return menu;
-    }
-
     /** A paper sets the ratio as well; where that is nearly the one there was, it says by how much they differ. */
-    private void takePaper(Ratio own, OutputSize size) {
+    private void takePaper(Ratio own, OutputSize paper) {
         Ratio before = format().ratio();
-        change(format -> format.withShape(own, size));
+        change(format -> format.withShape(own, paper));
         if (before.isFixed()) {
             tellMiss(before, own);
         }
@@ -231,45 +196,9 @@ final class FormatEditor extends VBox {
         turn.getSelectionModel().select(format.turn().ordinal());
         turn.setDisable(format.ratio().isFree());
         goes.setSelected(format.goes());
-        kind.getSelectionModel().select(kindOf(format.size()));
-        fillSizes(format.size());
+        size.fill();
         crops.setText(Words.get("editor.crops", Formats.crops(session.shoot(), id)));
         isFilling = false;
-    }
-
-    private static int kindOf(OutputSize size) {
-        if (size instanceof OutputSize.Pixels) {
-            return 1;
-        }
-        if (size instanceof OutputSize.LongEdge) {
-            return 2;
-        }
-        return size instanceof OutputSize.Print print ? 3 + print.unit().ordinal() : 0;
-    }
-
-    private void fillSizes(OutputSize size) {
-        List<Node> parts = new ArrayList<>();
-        if (size instanceof OutputSize.Pixels pixels) {
-            width.setText(String.valueOf(pixels.width()));
-            height.setText(String.valueOf(pixels.height()));
-            parts.addAll(List.of(width, Parts.label("×"), height, Parts.label("px", "quiet")));
-        } else if (size instanceof OutputSize.LongEdge edge) {
-            width.setText(String.valueOf(edge.pixels()));
-            parts.addAll(List.of(width, Parts.label("px", "quiet")));
-        } else if (size instanceof OutputSize.Print print) {
-            width.setText(FormatWords.plain(print.width()));
-            height.setText(FormatWords.plain(print.height()));
-            ppi.setText(FormatWords.plain(print.ppi()));
-            parts.addAll(List.of(
-                    width,
-                    Parts.label("×"),
-                    height,
-                    Parts.label(Words.of("unit", print.unit()), "quiet"),
-                    ppi,
-                    Parts.label("ppi", "quiet")));
-        }
-        sizes.setAlignment(Pos.CENTER_LEFT);
-        sizes.getChildren().setAll(parts);
     }
 
     private void change(UnaryOperator<Format> how) {
@@ -293,53 +222,15 @@ final class FormatEditor extends VBox {
         }
     }
 
-    private void changeKind() {
-        int chosen = kind.getSelectionModel().getSelectedIndex();
-        if (isFilling || chosen == kindOf(format().size())) {
-            return;
-        }
-        change(format -> format.withSize(startingSize(format, chosen)));
-    }
-
-    /** A size of the chosen kind to begin with, in the format's ratio. */
-    private static OutputSize startingSize(Format format, int kind) {
-        double shape = format.ratio().isFixed() ? format.ratio().value() : 1.5;
-        return switch (kind) {
-            case 1 -> pixels(shape);
-            case 2 -> new OutputSize.LongEdge(2048);
-            case 3 -> print(shape, 20, LengthUnit.CM);
-            case 4 -> print(shape, 200, LengthUnit.MM);
-            case 5 -> print(shape, 8, LengthUnit.IN);
-            default -> new OutputSize.AsCropped();
-        };
-    }
-
-    private static OutputSize pixels(double shape) {
-        return shape >= 1
-                ? new OutputSize.Pixels(1600, (int) Math.round(1600 / shape))
-                : new OutputSize.Pixels((int) Math.round(1600 * shape), 1600);
-    }
-
-    private static OutputSize print(double shape, double longSide, LengthUnit unit) {
-        return shape >= 1
-                ? new OutputSize.Print(longSide, rounded(longSide / shape), unit, USUAL_PPI)
-                : new OutputSize.Print(rounded(longSide * shape), longSide, unit, USUAL_PPI);
-    }
-
-    private static double rounded(double length) {
-        return Math.rint(length * 100) / 100;
-    }
-
     private void changeShape() {
         if (isFilling) {
             return;
         }
         change(format -> {
             Ratio asked = ratio(ratio.getValue());
-            OutputSize size = typedSize(format.size());
+            OutputSize typed = size.typed();
             boolean isNewRatio = !asked.equals(format.ratio());
-            // A new ratio takes the size along: the width stays and the height follows.
-            return format.withShape(asked, isNewRatio ? fitted(size, asked) : size);
+            return format.withShape(asked, isNewRatio ? SizeEditor.fitted(typed, asked) : typed);
         });
     }
 
@@ -358,53 +249,13 @@ final class FormatEditor extends VBox {
         return Ratio.parse(plain.contains(":") ? plain : plain + ":1");
     }
 
-    private OutputSize typedSize(OutputSize now) {
-        if (now instanceof OutputSize.Pixels) {
-            return new OutputSize.Pixels(whole(width), whole(height));
-        }
-        if (now instanceof OutputSize.LongEdge) {
-            return new OutputSize.LongEdge(whole(width));
-        }
-        if (now instanceof OutputSize.Print print) {
-            return new OutputSize.Print(decimal(width), decimal(height), print.unit(), decimal(ppi));
-        }
-        return now;
-    }
-
-    private static OutputSize fitted(OutputSize size, Ratio ratio) {
-        if (!ratio.isFixed()) {
-            return size;
-        }
-        if (size instanceof OutputSize.Pixels pixels) {
-            return new OutputSize.Pixels(pixels.width(), (int) Math.round(pixels.width() / ratio.value()));
-        }
-        if (size instanceof OutputSize.Print print) {
-            return new OutputSize.Print(
-                    print.width(), rounded(print.width() / ratio.value()), print.unit(), print.ppi());
-        }
-        return size;
-    }
-
-    private static int whole(TextField field) {
-        return (int) Math.round(decimal(field));
-    }
-
-    private static double decimal(TextField field) {
-        String text = field.getText().strip().replace(',', '.').replace("\u2009", "");
-        try {
-            return Double.parseDouble(text);
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(Words.get("editor.notANumber", field.getText()), e);
-        }
-    }
-
     /** Takes the shape of the crop on the easel, found freely, as this format's ratio. */
     private void shapeOfCrop() {
         session.crop().ifPresent(crop -> {
             String across =
                     String.format(Locale.ROOT, "%.4f", crop.crop().size().ratio());
             Ratio shape = Ratio.of(across, "1");
-            change(format -> format.withShape(shape, fitted(format.size(), shape)));
+            change(format -> format.withShape(shape, SizeEditor.fitted(format.size(), shape)));
         });
     }
 

@@ -1,0 +1,93 @@
+package nexa.desktop.handover;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nexa.core.format.DeliveryTerms;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Words;
+import nexa.store.KeptTerms;
+import nexa.store.Preferences;
+
+/** What goes with each file of a delivery; kept from one shoot to the next. */
+final class TermsEditor {
+    private final Preferences preferences;
+    private final CheckBox camera = box("camera");
+    private final CheckBox place = box("place");
+    private final CheckBox list = box("list");
+    private final CheckBox replaces = box("replaces");
+    private final TextField copyright = line("copyright");
+    private final TextField creator = line("creator");
+    private final VBox node;
+
+    TermsEditor(Preferences preferences) {
+        this.preferences = preferences;
+        DeliveryTerms kept = KeptTerms.read(preferences);
+        camera.setSelected(kept.cameraData());
+        place.setSelected(kept.place());
+        list.setSelected(kept.list());
+        replaces.setSelected(kept.replacesOwn());
+        copyright.setText(kept.copyright());
+        creator.setText(kept.creator());
+        // Where a photo was taken is part of what the camera noted.
+        place.disableProperty().bind(camera.selectedProperty().not());
+        for (CheckBox box : List.of(camera, place, list, replaces)) {
+            box.selectedProperty().addListener(observed -> keep());
+        }
+        for (TextField line : List.of(copyright, creator)) {
+            line.textProperty().addListener(observed -> keep());
+        }
+        HBox data = new HBox(14, camera, place);
+        node = new VBox(6, data, row("copyright", copyright), row("creator", creator), list, replaces);
+    }
+
+    private static CheckBox box(String key) {
+        CheckBox box = new CheckBox(Words.get("terms." + key));
+        box.setId("terms-" + key);
+        box.getStyleClass().add("small");
+        Parts.explain(box, Words.get("terms." + key + ".tip"));
+        return box;
+    }
+
+    private static TextField line(String key) {
+        TextField line = new TextField();
+        line.setId("terms-" + key);
+        line.getStyleClass().addAll("number-field", "left-field");
+        line.setPromptText(Words.get("terms." + key + ".none"));
+        line.setAccessibleText(Words.get("terms." + key));
+        line.setTooltip(Parts.tooltip(Words.get("terms." + key + ".tip")));
+        HBox.setHgrow(line, Priority.ALWAYS);
+        return line;
+    }
+
+    private static HBox row(String key, TextField line) {
+        Label label = Parts.label(Words.get("terms." + key), "small", "quiet", "around-label");
+        HBox row = new HBox(6, label, line);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    DeliveryTerms get() {
+        return new DeliveryTerms(
+                replaces.isSelected(),
+                camera.isSelected(),
+                place.isSelected(),
+                copyright.getText().strip(),
+                creator.getText().strip(),
+                list.isSelected());
+    }
+
+    private void keep() {
+        KeptTerms.keep(preferences, get());
+    }
+}
