@@ -121,7 +121,9 @@ final class DeliveryNote {
         for (Lane lane : Lane.values()) {
             cells.add(Parts.label(format.goes() ? count(files, lane) : "–", "note-count"));
         }
-        cells.add(new VBox(2, into(format), example(format, files)));
+        VBox into = new VBox(2, into(format), example(format, files));
+        into.setAlignment(Pos.CENTER_LEFT);
+        cells.add(into);
         cells.add(goes);
         for (int i = 0; i < COLUMNS; i++) {
             Node cell = cell(cells.get(i));

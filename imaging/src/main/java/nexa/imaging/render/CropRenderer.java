@@ -15,8 +15,8 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  * Makes the delivered pixels of a crop from a photo's full pixels.
  *
  * <p>An unturned crop is first rounded to whole pixels; if that is the result's size, the pixels are copied. A turned one
- * is set upright at the photo's own scale. Then, where the result is smaller, {@link Lanczos} filters along the result's
- * own axes, whatever the angle, and the result's pixels are taken from the filtered picture.
+ * is set upright at the photo's own scale. Then, where the result is smaller, {@link LanczosResampling} filters along the
+ * result's own axes, whatever the angle.
  */
 public final class CropRenderer {
     /** Pixels that interpolating needs around the crop. */
@@ -35,14 +35,14 @@ public final class CropRenderer {
         if (across <= 1 && down <= 1) {
             return warp(photo, Sampling.of(crop, angle, result.size()), result);
         }
-        int reachX = Lanczos.reach(across) + MARGIN;
-        int reachY = Lanczos.reach(down) + MARGIN;
+        int reachX = LanczosResampling.reach(across) + MARGIN;
+        int reachY = LanczosResampling.reach(down) + MARGIN;
         PixelSize upright =
                 new PixelSize((int) Math.ceil(size.width()) + 2 * reachX, (int) Math.ceil(size.height()) + 2 * reachY);
         Crop wider = crop.withSize(upright.size());
         try (Mat turned = warp(photo, Sampling.of(wider, angle, upright.size()), upright)) {
             Crop inTurned = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), crop.size());
-            return shrink(turned, inTurned, result);
+            return LanczosResampling.resized(turned, inTurned, result);
         }
     }
 
@@ -65,8 +65,8 @@ public final class CropRenderer {
                 return part.clone();
             }
         }
-        int reachX = Lanczos.reach((double) kept.width() / result.width()) + MARGIN;
-        int reachY = Lanczos.reach((double) kept.height() / result.height()) + MARGIN;
+        int reachX = LanczosResampling.reach((double) kept.width() / result.width()) + MARGIN;
+        int reachY = LanczosResampling.reach((double) kept.height() / result.height()) + MARGIN;
         int left = Math.max(0, kept.x() - reachX);
         int top = Math.max(0, kept.y() - reachY);
         int right = Math.min(photo.cols(), kept.x() + kept.width() + reachX);
@@ -74,17 +74,7 @@ public final class CropRenderer {
         Point middle = new Point(kept.x() - left + kept.width() / 2.0, kept.y() - top + kept.height() / 2.0);
         try (Rect around = new Rect(left, top, right - left, bottom - top);
                 Mat part = new Mat(photo, around)) {
-            return shrink(part, new Crop(middle, new Size(kept.width(), kept.height())), result);
-        }
-    }
-
-    private static Mat shrink(Mat upright, Crop crop, PixelSize result) {
-        double across = crop.size().width() / result.width();
-        double down = crop.size().height() / result.height();
-        Sampling sampling = Sampling.of(crop, Angle.NONE, result.size());
-        try (Mat filtered = new Mat()) {
-            Lanczos.filter(upright, filtered, across, down);
-            return warp(filtered, sampling, result);
+            return LanczosResampling.resized(part, new Crop(middle, new Size(kept.width(), kept.height())), result);
         }
     }
 
