@@ -122,6 +122,21 @@ public final class TestPhotos {
         return block.array();
     }
 
+    /** An EXIF block that says an orientation and holds a thumbnail. */
+    public static byte[] exifWithThumbnail(int orientation, byte[] jpeg) {
+        ByteBuffer block = ByteBuffer.allocate(60 + jpeg.length).order(ByteOrder.LITTLE_ENDIAN);
+        block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
+        block.putShort((short) 1);
+        entry(block, 0x0112, 3, 1, orientation);
+        block.putInt(26);
+        block.putShort((short) 2);
+        entry(block, 0x0201, 4, 1, 60);
+        entry(block, 0x0202, 4, 1, jpeg.length);
+        block.position(60);
+        block.put(jpeg);
+        return block.array();
+    }
+
     private static void entry(ByteBuffer block, int tag, int type, int count, int value) {
         block.putShort((short) tag).putShort((short) type).putInt(count).putInt(value);
     }

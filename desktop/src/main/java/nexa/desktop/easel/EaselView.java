@@ -39,9 +39,7 @@ import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.PhotoFacts;
 import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
-import nexa.imaging.read.PictureLibrary;
 import nexa.store.KeptFormats;
 import nexa.store.Preferences;
 
@@ -244,23 +242,9 @@ public final class EaselView extends View {
         int here = session.photo().map(photos::indexOf).orElse(-1);
         for (int next : new int[] {here - 1, here + 1}) {
             if (next >= 0 && next < photos.size() && session.isReady(photos.get(next))) {
-                boolean isThere = session.pictures()
-                        .ifReady(photos.get(next), PictureLevel.PREVIEW)
-                        .isPresent();
-                if (!isThere) {
-                    session.pictures().photo(photos.get(next), PictureLevel.PREVIEW, false, new Unheard());
-                }
+                session.pictures().readAhead(photos.get(next), PictureLevel.PREVIEW);
             }
         }
-    }
-
-    /** Reading ahead fills the library; nobody waits for it. */
-    private static final class Unheard implements PictureLibrary.Listener {
-        @Override
-        public void ready(Picture picture) {}
-
-        @Override
-        public void failed(PhotoProblem problem) {}
     }
 
     private void draftChanged(PhotoCrop draft) {

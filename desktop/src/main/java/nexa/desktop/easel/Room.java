@@ -22,6 +22,7 @@ import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.read.Urgency;
 
 /**
  * The part of the easel where the photo lies. Usually the crop holds still in the middle and the photo moves under it;
@@ -414,7 +415,7 @@ final class Room extends Region {
     }
 
     private void askFor(Photo photo, PictureLevel level) {
-        library.photo(photo, level, true, new PictureLibrary.Listener() {
+        library.photo(photo, level, Urgency.NOW, new PictureLibrary.Listener() {
             @Override
             public void ready(Picture read) {
                 Platform.runLater(() -> take(photo, read));

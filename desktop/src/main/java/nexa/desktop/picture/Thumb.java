@@ -11,6 +11,7 @@ import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.read.Urgency;
 
 /**
  * A small picture of a photo or of its crop that comes when it has been read. Of several asked for in a row only the last
@@ -20,6 +21,7 @@ public final class Thumb extends StackPane {
     private final PictureLibrary library;
     private final ImageView view = new ImageView();
     private Optional<PictureLibrary.Request> request = Optional.empty();
+    private Optional<PictureLibrary.Request> embedded = Optional.empty();
     private String file = "";
     private long asked;
 
@@ -37,7 +39,7 @@ public final class Thumb extends StackPane {
         fit(ratio * fitting, fitting);
         begin(crop.photo());
         int pixels = (int) Math.max(1, Math.round(fitting));
-        request = Optional.of(library.crop(crop, pixels, new Showing(++asked)));
+        request = Optional.of(library.crop(crop, pixels, new Showing(asked, false)));
     }
 
     /** Shows a whole photo, at most this large. */
@@ -50,14 +52,18 @@ public final class Thumb extends StackPane {
         if (ready.isPresent()) {
             view.setImage(Images.of(ready.get()));
         } else {
-            request = Optional.of(library.photo(photo, PictureLevel.THUMBNAIL, false, new Showing(++asked)));
+            library.ifReady(photo, PictureLevel.EMBEDDED)
+                    .ifPresentOrElse(
+                            small -> view.setImage(Images.of(small)),
+                            () -> embedded = Optional.of(library.embedded(photo, new Showing(asked, true))));
+            request =
+                    Optional.of(library.photo(photo, PictureLevel.THUMBNAIL, Urgency.SOON, new Showing(asked, false)));
         }
     }
 
     /** Shows nothing. */
     public void clear() {
-        request.ifPresent(PictureLibrary.Request::cancel);
-        asked++;
+        forget();
         file = "";
         view.setImage(null);
     }
@@ -70,10 +76,16 @@ public final class Thumb extends StackPane {
         setMaxSize(width, height);
     }
 
-    private void begin(Photo photo) {
+    private void forget() {
         request.ifPresent(PictureLibrary.Request::cancel);
+        embedded.ifPresent(PictureLibrary.Request::cancel);
         request = Optional.empty();
+        embedded = Optional.empty();
         asked++;
+    }
+
+    private void begin(Photo photo) {
+        forget();
         if (!photo.file().equals(file)) {
             view.setImage(null);
             file = photo.file();
@@ -82,14 +94,21 @@ public final class Thumb extends StackPane {
 
     private final class Showing implements PictureLibrary.Listener {
         private final long number;
+        private final boolean isCoarse;
 
-        Showing(long number) {
+        /** @param isCoarse whether a finer picture is to come, or may be there already */
+        Showing(long number, boolean isCoarse) {
             this.number = number;
+            this.isCoarse = isCoarse;
         }
 
         @Override
         public void ready(Picture picture) {
-            later(thumb -> thumb.setImage(Images.of(picture)));
+            later(thumb -> {
+                if (!isCoarse || thumb.getImage() == null) {
+                    thumb.setImage(Images.of(picture));
+                }
+            });
         }
 
         @Override

@@ -7,11 +7,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.UnaryOperator;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.util.Duration;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
 import nexa.core.series.Done;
@@ -33,7 +35,6 @@ import nexa.store.ShootFolder;
  */
 public final class ShootSession {
     private static final long PICTURE_BYTES = 400L * 1024 * 1024;
-    private static final int READ_FIRST = 48;
 
     private final ShootFolder folder;
     private final PictureLibrary pictures;
@@ -44,7 +45,7 @@ public final class ShootSession {
     private final ObjectProperty<Optional<String>> photo = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Set<String>> chosen = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<String> format;
-    private final Thread reader;
+    private final FactsReader reader;
     private Optional<Set<String>> only = Optional.empty();
     private Crops crops;
     private Runnable refused = () -> {};
@@ -64,24 +65,22 @@ public final class ShootSession {
         pictures.onFailure((broken, problem) -> Platform.runLater(() -> learn(broken, problem)));
         shoot.addListener((observed, before, now) -> crops = new Crops(now));
         goTo(folder.shoot().photos().stream().map(Photo::file).findFirst());
-        List<Photo> photos = folder.shoot().photos();
-        reader = new Thread(() -> readFacts(photos), "photo facts");
-        reader.setDaemon(true);
-        reader.start();
+        reader = new FactsReader(
+                folder.path(),
+                folder.shoot().photos(),
+                pictures,
+                (part, isLast, goOn) -> Platform.runLater(() -> {
+                    learn(part, isLast);
+                    afterShowing(goOn);
+                }));
+        reader.begin();
     }
 
-    /** Reads in ever larger parts: the first screen soon, the views not stirred too often. */
-    private void readFacts(List<Photo> photos) {
-        int from = 0;
-        int count = READ_FIRST;
-        while (from < photos.size() && !Thread.currentThread().isInterrupted()) {
-            int to = Math.min(photos.size(), from + count);
-            ShootReading part = ShootReading.of(photos.subList(from, to), folder.path());
-            boolean isLast = to == photos.size();
-            Platform.runLater(() -> learn(part, isLast));
-            from = to;
-            count *= 3;
-        }
+    /** A moment counted in frames, so it begins when the frame being worked on is done. */
+    private static void afterShowing(Runnable action) {
+        PauseTransition shown = new PauseTransition(Duration.millis(120));
+        shown.setOnFinished(event -> action.run());
+        shown.play();
     }
 
     private void learn(ShootReading part, boolean isLast) {
@@ -296,7 +295,7 @@ public final class ShootSession {
 
     /** Ends the work: done when everything is saved. */
     public CompletableFuture<Void> close() {
-        reader.interrupt();
+        reader.stop();
         pictures.close();
         return autosave.close();
     }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -74,7 +75,7 @@ public final class Shell extends StackPane {
     private KeptFormats kept;
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
     private ShootSession session;
-    private List<View> views = List.of();
+    private Optional<Views> views = Optional.empty();
     private View front;
     private TopBar topBar;
     private boolean toldApart;
@@ -219,16 +220,22 @@ public final class Shell extends StackPane {
             session.showOnly(Set.copyOf(photos));
             messages.say(Words.get("message.only", photos.size(), folder.path()));
         }
-        views = List.of(
-                new SheetView(session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))),
-                new EaselView(session, preferences, kept, overlays, messages::say),
-                new LineUpView(session, preferences, () -> go("easel")),
-                new HandOverView(
+        LinkedHashMap<String, Supplier<View>> makers = new LinkedHashMap<>();
+        makers.put(
+                "sheet",
+                () -> new SheetView(
+                        session, overlays, messages::say, () -> go("easel"), below -> open(List.of(below))));
+        makers.put("easel", () -> new EaselView(session, preferences, kept, overlays, messages::say));
+        makers.put("lineup", () -> new LineUpView(session, preferences, () -> go("easel")));
+        makers.put(
+                "handover",
+                () -> new HandOverView(
                         session,
                         preferences,
                         id -> overlays.show(new FormatEditor(session, kept, id, overlays::close)),
                         this::go));
-        topBar = new TopBar(session, views, new TopBarDoors());
+        topBar = new TopBar(session, List.copyOf(makers.keySet()), new TopBarDoors());
+        views = Optional.of(new Views(makers, topBar::tell));
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));
         if (!photos.isEmpty()) {
@@ -243,7 +250,7 @@ public final class Shell extends StackPane {
 
     private final class TopBarDoors implements TopBar.Doors {
         @Override
-        public void go(View view) {
+        public void go(String view) {
             Shell.this.go(view);
         }
 
@@ -295,8 +302,8 @@ public final class Shell extends StackPane {
     public CompletableFuture<Void> closeShoot() {
         Optional.ofNullable(front).ifPresent(View::finish);
         overlays.close();
-        views.forEach(View::dispose);
-        views = List.of();
+        views.ifPresent(Views::dispose);
+        views = Optional.empty();
         front = null;
         ShootSession closing = session;
         session = null;
@@ -306,7 +313,7 @@ public final class Shell extends StackPane {
 
     /** Brings a view to the front, by its key. */
     public void go(String key) {
-        views.stream().filter(view -> view.key().equals(key)).findFirst().ifPresent(this::go);
+        views.map(all -> all.get(key)).ifPresent(this::go);
     }
 
     private void go(View view) {

@@ -1,10 +1,13 @@
 package nexa.desktop.shell;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -19,7 +22,7 @@ import nexa.desktop.session.ShootSession;
 final class TopBar extends StackPane {
     /** What the bar can ask for. */
     interface Doors {
-        void go(View view);
+        void go(String view);
 
         void undo();
 
@@ -33,8 +36,10 @@ final class TopBar extends StackPane {
     private final Button undo;
     private final Button redo;
     private final ToggleGroup stops = new ToggleGroup();
+    private final Map<String, Label> standings = new HashMap<>();
 
-    TopBar(ShootSession session, List<View> views, Doors doors) {
+    /** @param views their keys */
+    TopBar(ShootSession session, List<String> views, Doors doors) {
         getStyleClass().add("top-bar");
         Button title = Parts.button("top.close", doors::close, "flat", "shoot-title");
         title.setText(session.shoot().title());
@@ -53,13 +58,13 @@ final class TopBar extends StackPane {
         show(session.historyProperty().get());
     }
 
-    private HBox line(List<View> views, Consumer<View> go) {
+    private HBox line(List<String> views, Consumer<String> go) {
         HBox line = new HBox();
         line.setAlignment(Pos.CENTER);
         line.getStyleClass().add("stop-line");
         line.setMaxWidth(Region.USE_PREF_SIZE);
         line.setPickOnBounds(false);
-        for (View view : views) {
+        for (String view : views) {
             if (!line.getChildren().isEmpty()) {
                 Region rail = new Region();
                 rail.getStyleClass().add("stop-rail");
@@ -70,17 +75,19 @@ final class TopBar extends StackPane {
         return line;
     }
 
-    private ToggleButton stop(View view, Consumer<View> go) {
-        String name = Words.get("view." + view.key());
-        VBox words = new VBox(Parts.label(name, "stop-name"), Parts.label(view.standing(), "stop-standing"));
+    private ToggleButton stop(String view, Consumer<String> go) {
+        String name = Words.get("view." + view);
+        Label standing = Parts.label("", "stop-standing");
+        standings.put(view, standing);
+        VBox words = new VBox(Parts.label(name, "stop-name"), standing);
         ToggleButton stop = new ToggleButton();
         stop.setGraphic(words);
         stop.getStyleClass().add("stop");
         stop.setToggleGroup(stops);
         stop.setUserData(view);
-        stop.setId("stop-" + view.key());
+        stop.setId("stop-" + view);
         stop.setAccessibleText(name);
-        Parts.explain(stop, Words.get("view." + view.key() + ".tip"));
+        Parts.explain(stop, Words.get("view." + view + ".tip"));
         stop.setOnAction(event -> {
             stop.setSelected(true);
             go.accept(view);
@@ -88,9 +95,16 @@ final class TopBar extends StackPane {
         return stop;
     }
 
+    /** Tells from now on where the work stands in a view. */
+    void tell(View view) {
+        standings.get(view.key()).textProperty().bind(view.standing());
+    }
+
     /** Marks the view that is in front. */
     void mark(View view) {
-        stops.getToggles().stream().filter(stop -> stop.getUserData() == view).forEach(stops::selectToggle);
+        stops.getToggles().stream()
+                .filter(stop -> stop.getUserData().equals(view.key()))
+                .forEach(stops::selectToggle);
     }
 
     private void show(History history) {

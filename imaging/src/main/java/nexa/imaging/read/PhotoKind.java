@@ -28,15 +28,22 @@ public enum PhotoKind {
     /** Whether the file holds everything from its start to its end: a photo cut off on its way here does not. */
     boolean isWhole(byte[] bytes) {
         return switch (this) {
-            case JPEG -> indexBackwards(bytes, 0xFF, 0xD9) > indexBackwards(bytes, 0xFF, 0xDA);
-            case PNG -> indexBackwards(bytes, 'I', 'E', 'N', 'D') > 0;
+            case JPEG -> isWholeJpeg(bytes);
+            case PNG -> indexBackwards(bytes, 0, 'I', 'E', 'N', 'D') > 0;
             case WEBP -> bytes.length >= 8 + littleEndian(bytes, 4);
             case TIFF -> true;
         };
     }
 
-    private static int indexBackwards(byte[] bytes, int... wanted) {
-        for (int at = bytes.length - wanted.length; at >= 0; at--) {
+    /** Whether it ends after its last scan: an end that only a thumbnail inside it has is none. */
+    private static boolean isWholeJpeg(byte[] bytes) {
+        int end = indexBackwards(bytes, 0, 0xFF, 0xD9);
+        return end > 0 && indexBackwards(bytes, end, 0xFF, 0xDA) < 0;
+    }
+
+    /** Where some bytes stand last, from a place on; below 0 if they do not. */
+    private static int indexBackwards(byte[] bytes, int from, int... wanted) {
+        for (int at = bytes.length - wanted.length; at >= from; at--) {
             int same = 0;
             while (same < wanted.length && (bytes[at + same] & 0xFF) == wanted[same]) {
                 same++;

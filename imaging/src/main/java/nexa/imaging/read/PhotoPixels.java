@@ -77,6 +77,18 @@ public final class PhotoPixels {
         }
     }
 
+    /** The small picture in the photo's EXIF block, which is there long before the photo is decoded; empty if none is. */
+    public Optional<Picture> embedded() throws PhotoProblem {
+        Optional<byte[]> exif = facts.kind() == PhotoKind.JPEG ? metadata().exif() : Optional.empty();
+        Optional<Mat> thumbnail = exif.flatMap(block -> EmbeddedThumbnail.of(block, facts.stored()));
+        if (thumbnail.isEmpty()) {
+            return Optional.empty();
+        }
+        try (Mat upright = seen(thumbnail.get())) {
+            return Optional.of(Picture.of(upright));
+        }
+    }
+
     private static void toEightBits(Mat pixels) {
         if (pixels.depth() == opencv_core.CV_16U) {
             pixels.convertTo(pixels, opencv_core.CV_8U, 1 / 257.0, 0);
@@ -152,6 +164,11 @@ public final class PhotoPixels {
         } catch (IOException e) {
             throw new PhotoProblem(name, PhotoProblem.Reason.NO_ACCESS, e);
         }
+    }
+
+    /** The 8-bit colours of a whole file in memory; empty if there are none. The caller closes it. */
+    static Mat decode(byte[] bytes) {
+        return decode(bytes, opencv_imgcodecs.IMREAD_COLOR);
     }
 
     private static Mat decode(byte[] bytes, int flags) {

@@ -2,6 +2,7 @@ package nexa.imaging.read;
 
 import com.google.common.cache.Cache;
 import com.google.common.cache.CacheBuilder;
+import com.google.common.util.concurrent.ExecutionError;
 import com.google.common.util.concurrent.UncheckedExecutionException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -24,8 +25,8 @@ import org.bytedeco.opencv.global.opencv_imgcodecs;
 /**
  * The pictures of a shoot's photos, read in the background and kept as far as memory allows.
  *
- * <p>Requests are numbered: what was asked for urgently comes first, of the rest the latest, so that what is on the
- * screen now is read before what has scrolled by. A request that is cancelled before its turn costs nothing. The memory
+ * <p>Requests are numbered: the more urgent come first, of equally urgent ones the latest, so that what is on the screen now
+ * is read before what has scrolled by. A request that is cancelled before its turn costs nothing. The memory
  * is bounded by bytes.
  */
 public final class PictureLibrary implements AutoCloseable {
@@ -44,7 +45,7 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Something that makes a picture. */
     private interface Making {
-        Picture make() throws PhotoProblem;
+        Optional<Picture> make() throws PhotoProblem;
     }
 
     private final Path folder;
@@ -93,11 +94,15 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     private static ThreadPoolExecutor pool(int threads) {
-        return new ThreadPoolExecutor(threads, threads, 1, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
-            Thread thread = new Thread(task, "pictures");
-            thread.setDaemon(true);
-            return thread;
-        });
+        ThreadPoolExecutor pool =
+                new ThreadPoolExecutor(threads, threads, 1, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
+                    Thread thread = new Thread(task, "pictures");
+                    thread.setDaemon(true);
+                    return thread;
+                });
+        // What is asked for after the shoot was put away is wanted by nobody.
+        pool.setRejectedExecutionHandler(new ThreadPoolExecutor.DiscardPolicy());
+        return pool;
     }
 
     /** Hears of every photo whose pixels could not be read, on a background thread, whoever asked for them. */
@@ -122,13 +127,62 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     /** Asks for the whole photo. */
-    public Request photo(Photo photo, PictureLevel level, boolean isUrgent, Listener listener) {
-        return run(isUrgent, () -> load(photo, level), listener);
+    public Request photo(Photo photo, PictureLevel level, Urgency urgency, Listener listener) {
+        return run(urgency, () -> Optional.of(load(photo, level)), listener);
+    }
+
+    /** Asks for the small picture that the camera put into a photo. Where there is none, nothing is heard. */
+    public Request embedded(Photo photo, Listener listener) {
+        return run(Urgency.NOW, () -> loadEmbedded(photo), listener);
+    }
+
+    private Optional<Picture> loadEmbedded(Photo photo) {
+        Decoder.LOADED.join();
+        Optional<Picture> finer = finestReady(photo);
+        if (finer.isPresent()) {
+            return finer;
+        }
+        try {
+            Optional<Picture> embedded = new PhotoPixels(folder.resolve(photo.file()), photo).embedded();
+            embedded.ifPresent(picture -> pictures.put(Key.of(photo, PictureLevel.EMBEDDED), picture));
+            return embedded;
+        } catch (PhotoProblem e) {
+            // Whoever reads the photo itself is told.
+            return Optional.empty();
+        }
+    }
+
+    /** Does something when there is nothing else to do. */
+    public void whenIdle(Runnable task) {
+        workers.execute(new Request(
+                numbers.incrementAndGet(),
+                Urgency.IDLE,
+                () -> {
+                    task.run();
+                    return Optional.empty();
+                },
+                new Unheard()));
+    }
+
+    /** Nobody waits for it. */
+    private static final class Unheard implements Listener {
+        @Override
+        public void ready(Picture picture) {}
+
+        @Override
+        public void failed(PhotoProblem problem) {}
+    }
+
+    /** Reads the whole photo into memory, if it is not there yet, since it is likely to be asked for. */
+    public void readAhead(Photo photo, PictureLevel level) {
+        if (ifReady(photo, level).isEmpty()) {
+            photo(photo, level, Urgency.AHEAD, new Unheard());
+        }
     }
 
     /** Asks for a photo's crop as it will look, this many pixels high. */
     public Request crop(PhotoCrop crop, int height, Listener listener) {
-        return run(false, () -> cropped(crop, height), listener);
+        return run(Urgency.SOON, () -> Optional.of(cropped(crop, height)), listener);
     }
 
     private Picture cropped(PhotoCrop shown, int height) throws PhotoProblem {
@@ -148,17 +202,19 @@ public final class PictureLibrary implements AutoCloseable {
             return pictures.get(
                     Key.of(photo, level),
                     () -> new PhotoPixels(folder.resolve(photo.file()), photo).picture(level.longSide()));
-        } catch (ExecutionException | UncheckedExecutionException e) {
-            PhotoProblem problem = e.getCause() instanceof PhotoProblem told
-                    ? told
-                    : new PhotoProblem(photo.file(), PhotoProblem.Reason.DAMAGED, e);
+        } catch (ExecutionException | UncheckedExecutionException | ExecutionError e) {
+            PhotoProblem.Reason reason = e.getCause() instanceof OutOfMemoryError
+                    ? PhotoProblem.Reason.TOO_LARGE
+                    : PhotoProblem.Reason.DAMAGED;
+            PhotoProblem problem =
+                    e.getCause() instanceof PhotoProblem told ? told : new PhotoProblem(photo.file(), reason, e);
             failures.accept(photo, problem);
             throw problem;
         }
     }
 
-    private Request run(boolean isUrgent, Making making, Listener listener) {
-        Request request = new Request(numbers.incrementAndGet(), isUrgent, making, listener);
+    private Request run(Urgency urgency, Making making, Listener listener) {
+        Request request = new Request(numbers.incrementAndGet(), urgency, making, listener);
         workers.execute(request);
         return request;
     }
@@ -175,14 +231,14 @@ public final class PictureLibrary implements AutoCloseable {
     /** Something asked for. */
     public static final class Request implements Runnable, Comparable<Request> {
         private final long number;
-        private final boolean isUrgent;
+        private final Urgency urgency;
         private final Making making;
         private final Listener listener;
         private volatile boolean isCancelled;
 
-        private Request(long number, boolean isUrgent, Making making, Listener listener) {
+        private Request(long number, Urgency urgency, Making making, Listener listener) {
             this.number = number;
-            this.isUrgent = isUrgent;
+            this.urgency = urgency;
             this.making = making;
             this.listener = listener;
         }
@@ -198,9 +254,9 @@ public final class PictureLibrary implements AutoCloseable {
                 return;
             }
             try {
-                Picture picture = making.make();
+                Optional<Picture> picture = making.make();
                 if (!isCancelled) {
-                    listener.ready(picture);
+                    picture.ifPresent(listener::ready);
                 }
             } catch (PhotoProblem e) {
                 if (!isCancelled) {
@@ -211,7 +267,7 @@ public final class PictureLibrary implements AutoCloseable {
 
         @Override
         public int compareTo(Request other) {
-            return isUrgent == other.isUrgent ? Long.compare(other.number, number) : isUrgent ? -1 : 1;
+            return urgency == other.urgency ? Long.compare(other.number, number) : urgency.compareTo(other.urgency);
         }
 
         @Override

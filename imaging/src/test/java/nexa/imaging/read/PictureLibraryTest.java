@@ -84,12 +84,40 @@ class PictureLibraryTest {
         }
     }
 
+    @Test
+    void whatIsDoneWhenIdleWaitsForEverythingElse() {
+        try (PictureLibrary library = library(1 << 24)) {
+            library.whenIdle(() -> heard.add("idle"));
+            library.readAhead(photos.get(2), PictureLevel.THUMBNAIL);
+            ask(library, photos.get(0), false, "seen");
+            runAll();
+            assertThat(heard).containsExactly("seen 400", "idle");
+            assertThat(library.ifReady(photos.get(2), PictureLevel.THUMBNAIL)).isPresent();
+        }
+    }
+
+    @Test
+    void theCamerasOwnSmallPictureComesUprightAndWithoutBars() throws Exception {
+        Path file = TestPhotos.write(TestPhotos.scene(600, 400), folder.resolve("camera.jpg"));
+        Path small = TestPhotos.write(TestPhotos.scene(160, 120), folder.resolve("small.jpg"));
+        TestPhotos.addMetadata(file, TestPhotos.exifWithThumbnail(6, Files.readAllBytes(small)), null);
+        try (PictureLibrary library = library(1 << 24)) {
+            library.embedded(TestPhotos.photo(file), listener("embedded"));
+            library.embedded(photos.get(0), listener("none"));
+            runAll();
+            assertThat(heard).as("as wide as the photo is high").containsExactly("embedded 106");
+            ask(library, TestPhotos.photo(file), false, "thumbnail");
+            runAll();
+            assertThat(heard).contains("thumbnail 267");
+        }
+    }
+
     private PictureLibrary library(long bytes) {
         return new PictureLibrary(folder, byHand, () -> {}, bytes);
     }
 
     private PictureLibrary.Request ask(PictureLibrary library, Photo photo, boolean urgent, String name) {
-        return library.photo(photo, PictureLevel.THUMBNAIL, urgent, listener(name));
+        return library.photo(photo, PictureLevel.THUMBNAIL, urgent ? Urgency.NOW : Urgency.SOON, listener(name));
     }
 
     private PictureLibrary.Listener listener(String name) {
