@@ -39,7 +39,6 @@ import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.PhotoFacts;
 import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.PictureLevel;
 import nexa.store.KeptFormats;
 import nexa.store.Preferences;
 
@@ -242,7 +241,7 @@ public final class EaselView extends View {
         int here = session.photo().map(photos::indexOf).orElse(-1);
         for (int next : new int[] {here - 1, here + 1}) {
             if (next >= 0 && next < photos.size() && session.isReady(photos.get(next))) {
-                session.pictures().readAhead(photos.get(next), PictureLevel.PREVIEW);
+                room.prepare(session.crop(photos.get(next), session.format()));
             }
         }
     }

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -56,12 +57,20 @@ final class ProofStrip {
         }
     }
 
-    /** Scrolls to the photo worked on, with its neighbour before it in sight. */
+    /** Scrolls to the photo worked on, with some before it in sight; not while it and its neighbours are seen anyway. */
     void showCurrent() {
         int here = session.photoProperty().get().map(node.getItems()::indexOf).orElse(-1);
-        if (here >= 0) {
+        if (here >= 0 && !isSeen(Math.max(0, here - 1), Math.min(node.getItems().size() - 1, here + 1))) {
             node.scrollTo(Math.max(0, here - 3));
         }
+    }
+
+    private boolean isSeen(int from, int to) {
+        VirtualFlow<?> flow = (VirtualFlow<?>) node.lookup(".virtual-flow");
+        boolean isLaidOut = flow != null && flow.getFirstVisibleCell() != null;
+        return isLaidOut
+                && flow.getFirstVisibleCell().getIndex() <= from
+                && flow.getLastVisibleCell().getIndex() >= to;
     }
 
     void dispose() {

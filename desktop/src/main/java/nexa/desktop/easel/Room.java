@@ -1,5 +1,7 @@
 package nexa.desktop.easel;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
@@ -42,6 +44,8 @@ final class Room extends Region {
     /** From this scale of the preview on, full pixels are worth reading. */
     private static final double BLURS = 1.15;
 
+    private static final int MOST_AHEAD = 3;
+
     private final PictureLibrary library;
     private final RoomPicture renderer = new RoomPicture();
     private final ImageView picture = new ImageView();
@@ -58,6 +62,16 @@ final class Room extends Region {
     private boolean isZoomed;
     /** While every frame is another drawing, none is drawn larger than the room. */
     private boolean isTurning;
+
+    /** The neighbours, drawn before they are shown; only the last few. */
+    private final Map<String, DrawnAhead> ahead = new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, DrawnAhead> eldest) {
+            return size() > MOST_AHEAD;
+        }
+    };
 
     private Projection wanted;
     private Crop wantedCrop;
@@ -102,6 +116,7 @@ final class Room extends Region {
             isZoomed = false;
             source = library.finestReady(crop.photo());
             forgetDrawing();
+            takeDrawnAhead(crop);
             askFor(crop.photo(), PictureLevel.PREVIEW);
         }
         if (source.isPresent() && hasRoom()) {
@@ -114,6 +129,56 @@ final class Room extends Region {
         }
     }
 
+    /** Makes a photo that is likely to be shown next ready to be there at once. */
+    void prepare(PhotoCrop next) {
+        Optional<Picture> preview = library.ifReady(next.photo(), PictureLevel.PREVIEW);
+        if (preview.isEmpty()) {
+            library.readAhead(
+                    next.photo(), PictureLevel.PREVIEW, () -> Platform.runLater(() -> prepareIfStillNext(next)));
+        } else if (hasRoom()) {
+            drawAhead(next, preview.get());
+        }
+    }
+
+    private void drawAhead(PhotoCrop next, Picture preview) {
+        Photo photo = next.photo();
+        Projection lying = atRest(next);
+        boolean isReady = Optional.ofNullable(ahead.get(photo.file()))
+                .map(drawn -> drawn.isOf(photo, lying))
+                .orElse(false);
+        if (!isReady) {
+            renderer.drawAhead(
+                    preview,
+                    photo.size(),
+                    lying,
+                    drawn -> ahead.put(photo.file(), new DrawnAhead(photo, preview, drawn)));
+        }
+    }
+
+    /** The photo may have been left behind, or its crop changed, while it was read. */
+    private void prepareIfStillNext(PhotoCrop next) {
+        if (base.isPresent()) {
+            prepare(next);
+        }
+    }
+
+    private void takeDrawnAhead(PhotoCrop crop) {
+        Optional.ofNullable(hasRoom() ? ahead.get(crop.photo().file()) : null)
+                .filter(drawn -> drawn.isOf(crop.photo(), atRest(crop)))
+                .ifPresent(drawn -> {
+                    source = Optional.of(drawn.source());
+                    drawing = Optional.of(drawn.drawing());
+                    picture.setImage(Images.of(drawn.drawing().picture()));
+                });
+    }
+
+    /** A photo drawn before it is shown. */
+    private record DrawnAhead(Photo photo, Picture source, RoomPicture.Drawing drawing) {
+        boolean isOf(Photo other, Projection lying) {
+            return isSamePicture(photo, other) && drawing.projection().equals(lying);
+        }
+    }
+
     /** Where the photo goes when nothing moves it. */
     private Projection home(Crop crop) {
         if (isZoomed && shown.isPresent()) {
@@ -121,6 +186,13 @@ final class Room extends Region {
             return new Projection(room(), now.middle(), now.scale(), angle());
         }
         return holdsPhoto ? Projection.whole(room(), MARGIN, base.orElseThrow().outline()) : fitting(crop);
+    }
+
+    /** Where a photo lies that nobody has moved or zoomed. */
+    private Projection atRest(PhotoCrop crop) {
+        return holdsPhoto
+                ? Projection.whole(room(), MARGIN, crop.outline())
+                : Projection.fitting(room(), MARGIN, crop.crop(), crop.photo().angle());
     }
 
     /** Shows that there is no photo to work on, and why. */

@@ -48,15 +48,22 @@ final class RoomPicture {
         }
     }
 
+    /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
+    void drawAhead(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {
+        thread.execute(() -> draw(new Job(source, photo, projection, BEYOND, done)));
+    }
+
     private void drawLatest() {
-        Optional.ofNullable(waiting.getAndSet(null)).ifPresent(job -> {
-            Projection projection = job.projection();
-            int width = (int) Math.ceil(projection.room().width() * (1 + 2 * job.beyond()));
-            int height = (int) Math.ceil(projection.room().height() * (1 + 2 * job.beyond()));
-            Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / projection.scale()));
-            Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
-            Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.beyond())));
-        });
+        Optional.ofNullable(waiting.getAndSet(null)).ifPresent(RoomPicture::draw);
+    }
+
+    private static void draw(Job job) {
+        Projection projection = job.projection();
+        int width = (int) Math.ceil(projection.room().width() * (1 + 2 * job.beyond()));
+        int height = (int) Math.ceil(projection.room().height() * (1 + 2 * job.beyond()));
+        Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / projection.scale()));
+        Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
+        Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.beyond())));
     }
 
     void dispose() {

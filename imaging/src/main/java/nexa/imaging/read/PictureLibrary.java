@@ -161,23 +161,27 @@ public final class PictureLibrary implements AutoCloseable {
                     task.run();
                     return Optional.empty();
                 },
-                new Unheard()));
+                new Unheard(() -> {})));
     }
 
-    /** Nobody waits for it. */
-    private static final class Unheard implements Listener {
+    /** Only that it is done is of interest. */
+    private record Unheard(Runnable done) implements Listener {
         @Override
-        public void ready(Picture picture) {}
+        public void ready(Picture picture) {
+            done.run();
+        }
 
         @Override
         public void failed(PhotoProblem problem) {}
     }
 
-    /** Reads the whole photo into memory, if it is not there yet, since it is likely to be asked for. */
-    public void readAhead(Photo photo, PictureLevel level) {
-        if (ifReady(photo, level).isEmpty()) {
-            photo(photo, level, Urgency.AHEAD, new Unheard());
-        }
+    /**
+     * Reads the whole photo into memory, since it is likely to be asked for.
+     *
+     * @param done called on a background thread when it is there, and not at all if it cannot be read
+     */
+    public void readAhead(Photo photo, PictureLevel level, Runnable done) {
+        photo(photo, level, Urgency.AHEAD, new Unheard(done));
     }
 
     /** Asks for a photo's crop as it will look, this many pixels high. */

@@ -88,10 +88,10 @@ class PictureLibraryTest {
     void whatIsDoneWhenIdleWaitsForEverythingElse() {
         try (PictureLibrary library = library(1 << 24)) {
             library.whenIdle(() -> heard.add("idle"));
-            library.readAhead(photos.get(2), PictureLevel.THUMBNAIL);
+            library.readAhead(photos.get(2), PictureLevel.THUMBNAIL, () -> heard.add("ahead"));
             ask(library, photos.get(0), false, "seen");
             runAll();
-            assertThat(heard).containsExactly("seen 400", "idle");
+            assertThat(heard).containsExactly("seen 400", "ahead", "idle");
             assertThat(library.ifReady(photos.get(2), PictureLevel.THUMBNAIL)).isPresent();
         }
     }
