@@ -93,6 +93,29 @@ class EaselTest extends WindowTest {
     }
 
     @Test
+    void aLineIsTracedAndTheSubjectMarkedByKeysAlone() {
+        double before = angle();
+        interact(() -> lookup(".room").query().requestFocus());
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        push(KeyCode.ENTER);
+        for (int i = 0; i < 8; i++) {
+            push(KeyCode.SHIFT, KeyCode.RIGHT);
+        }
+        push(KeyCode.SHIFT, KeyCode.DOWN);
+        push(KeyCode.ENTER);
+        waitFor(() -> angle() != before);
+        assertThat(angle()).as("20 px down on 160").isCloseTo(before - 7.125, within(0.01));
+
+        push(KeyCode.P);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Click on the subject")));
+        push(KeyCode.ENTER);
+        push(KeyCode.ENTER);
+        waitFor(() -> photo().subject().isPresent());
+        assertThat(photo().subject().orElseThrow().radius()).as("a point, as by a click").isEmpty();
+    }
+
+    @Test
     void theVernierKeysATypedAngleAndADragOutsideTurnThePhoto() {
         double before = angle();
         Bounds vernier = placeOf("#vernier");

@@ -21,6 +21,8 @@ class HandOverTest extends WindowTest {
         waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
         clickOn("#deliver");
         waitFor(() -> !delivered(folder).isEmpty());
+        clickOn("#pause-delivery");
+        waitFor(() -> lookup("#pause-delivery").<Labeled>query().getText().equals("Go on"));
         clickOn("#stop-delivery");
         waitFor(() -> detail().startsWith("Stopped."));
         List<String> first = delivered(folder);

@@ -130,10 +130,21 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
     }
 
     /** The shoot with own crops following again as they are: what differs from the lead becomes their tune. */
-    public static Shoot againTuned(Shoot shoot, String file, String format) {
-        PhotoCrop shown = new Crops(shoot).of(shoot.photo(file), shoot.format(format));
-        Shoot following = again(shoot, Set.of(file), format);
-        boolean follows = following.photo(file).entry(format).placement() instanceof Placement.Follow;
-        return follows ? new Adjust(following, file, format).to(shown.crop()) : shoot;
+    public static Shoot againTuned(Shoot shoot, Set<String> files, String format) {
+        Crops crops = new Crops(shoot);
+        Shoot following = shoot;
+        for (String file : files) {
+            Photo photo = shoot.photo(file);
+            if (photo.pixels().isEmpty() || photo.entry(format).placement() instanceof Placement.Follow) {
+                continue;
+            }
+            Shoot again = again(following, Set.of(file), format);
+            boolean follows = again.photo(file).entry(format).placement() instanceof Placement.Follow;
+            if (follows) {
+                following = new Adjust(again, file, format)
+                        .to(crops.of(photo, shoot.format(format)).crop());
+            }
+        }
+        return following;
     }
 }

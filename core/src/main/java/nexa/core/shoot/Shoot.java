@@ -25,18 +25,29 @@ public final class Shoot {
     private final List<Photo> photos;
     private final Map<String, Integer> places;
 
-    private Shoot(String title, Order order, List<Format> formats, List<Photo> photos) {
+    private Shoot(String title, Order order, List<Format> formats, List<Photo> photos, Map<String, Integer> places) {
         this.title = title;
         this.order = order;
         this.formats = List.copyOf(formats);
         this.photos = List.copyOf(photos);
-        this.places = new HashMap<>();
-        for (int i = 0; i < this.photos.size(); i++) {
-            String file = this.photos.get(i).file();
+        this.places = places;
+    }
+
+    /** @throws IllegalArgumentException if a photo is listed twice */
+    private static Map<String, Integer> places(List<Photo> photos) {
+        Map<String, Integer> places = new HashMap<>();
+        for (int i = 0; i < photos.size(); i++) {
+            String file = photos.get(i).file();
             if (places.put(file, i) != null) {
                 throw new IllegalArgumentException("the photo " + file + " is listed twice");
             }
         }
+        return places;
+    }
+
+    /** The shoot with the same photos, in the same order, in other states. */
+    private Shoot withStates(List<Photo> states) {
+        return new Shoot(title, order, formats, states, places);
     }
 
     /**
@@ -46,7 +57,7 @@ public final class Shoot {
      *     crop, or a follower has no lead in its format
      */
     public static Shoot of(String title, Order order, List<Format> formats, List<Photo> photos) {
-        Shoot shoot = new Shoot(title, order, formats, photos);
+        Shoot shoot = new Shoot(title, order, formats, photos, places(photos));
         Set<String> ids = new HashSet<>();
         for (Format format : formats) {
             if (!ids.add(format.id())) {
@@ -123,24 +134,24 @@ public final class Shoot {
         List<Photo> changed = new ArrayList<>(photos);
         int place = places.get(photo(file).file());
         changed.set(place, change.apply(photos.get(place)));
-        return new Shoot(title, order, formats, changed);
+        return withStates(changed);
     }
 
     /** The shoot with these photos in place of those of the same files. */
     public Shoot withChanged(Map<String, Photo> changes) {
         List<Photo> changed = new ArrayList<>(photos);
         changed.replaceAll(photo -> changes.getOrDefault(photo.file(), photo));
-        return new Shoot(title, order, formats, changed);
+        return withStates(changed);
     }
 
     /** The shoot with its photos said to be in another order; see {@link #withPhotos}. */
     public Shoot withOrder(Order newOrder) {
-        return new Shoot(title, newOrder, formats, photos);
+        return new Shoot(title, newOrder, formats, photos, places);
     }
 
     /** The shoot with other photos, in this order. */
     public Shoot withPhotos(List<Photo> newPhotos) {
-        return new Shoot(title, order, formats, newPhotos);
+        return new Shoot(title, order, formats, newPhotos, places(newPhotos));
     }
 
     /** The shoot with a format in place of the one of the same id. */
@@ -151,7 +162,7 @@ public final class Shoot {
     }
 
     public Shoot withFormats(List<Format> newFormats) {
-        return new Shoot(title, order, newFormats, photos);
+        return new Shoot(title, order, newFormats, photos, places);
     }
 
     @Override

@@ -146,7 +146,7 @@ class CarryTest {
         Shoot carried = all(false).to(led(shoot(8)), files(shoot(8))).shoot();
         Crop before = crop(carried, "10.jpg").crop();
         Shoot free = Leads.letGo(carried, Set.of("10.jpg"), "page");
-        Shoot again = CarryAcross.againTuned(free, "10.jpg", "page");
+        Shoot again = CarryAcross.againTuned(free, Set.of("10.jpg"), "page");
         assertThat(again.photo("10.jpg").entry("page").placement()).isInstanceOf(Placement.Follow.class);
         assertThat(crop(again, "10.jpg").crop().centre().distance(before.centre()))
                 .isLessThan(1e-6);

@@ -1,6 +1,7 @@
 package nexa.desktop.easel;
 
 import java.util.Optional;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import nexa.core.geometry.Point;
 
@@ -11,11 +12,22 @@ import nexa.core.geometry.Point;
 final class DragTool {
     private static final double STILL = 4;
 
+    /** The keys held while something is drawn. */
+    record Held(boolean control, boolean alt) {
+        static Held with(MouseEvent event) {
+            return new Held(event.isControlDown(), event.isAltDown());
+        }
+
+        static Held with(KeyEvent event) {
+            return new Held(event.isControlDown(), event.isAltDown());
+        }
+    }
+
     /** What is drawn; places are in the room. */
     interface Use {
-        void during(Point from, Point to, MouseEvent event);
+        void during(Point from, Point to, Held held);
 
-        void done(Point from, Point to, MouseEvent event);
+        void done(Point from, Point to, Held held);
     }
 
     private final Use use;
@@ -35,12 +47,17 @@ final class DragTool {
         }
     }
 
-    void moved(Point to, MouseEvent event) {
-        start.ifPresent(from -> use.during(from, to, event));
+    /** Whether it is being drawn. */
+    boolean hasBegun() {
+        return start.isPresent();
+    }
+
+    void moved(Point to, Held held) {
+        start.ifPresent(from -> use.during(from, to, held));
     }
 
     /** Whether it is done. */
-    boolean released(Point at, MouseEvent event) {
+    boolean released(Point at, Held held) {
         if (start.isEmpty()) {
             return false;
         }
@@ -49,7 +66,7 @@ final class DragTool {
             return false;
         }
         start = Optional.empty();
-        use.done(from, at, event);
+        use.done(from, at, held);
         return true;
     }
 }

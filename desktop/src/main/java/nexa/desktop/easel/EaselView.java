@@ -45,6 +45,10 @@ import nexa.store.Preferences;
 /** The easel: one photo, large, with its crop in the format worked in, always live. */
 public final class EaselView extends View {
     private static final int FINE_LINES = 17;
+    private static final double BELOW_TOP = 12;
+    private static final double BY_POINTER = 18;
+    /** Room for the longest hint beside the pointer. */
+    private static final double HINT_ROOM = 300;
 
     private final ShootSession session;
     private final EaselSettings settings;
@@ -256,9 +260,15 @@ public final class EaselView extends View {
         refresh();
     }
 
+    /** Says something by the pointer while it draws, else above the picture. */
     private void hint(String words) {
         hint.setText(words);
         hint.setVisible(!words.isEmpty());
+        boolean isByPointer = hand != null && hand.isDrawing();
+        StackPane.setAlignment(hint, isByPointer ? Pos.TOP_LEFT : Pos.TOP_CENTER);
+        hint.setTranslateX(isByPointer ? Math.min(hand.pointer().x() + BY_POINTER, room.getWidth() - HINT_ROOM) : 0);
+        hint.setTranslateY(
+                isByPointer ? Math.min(hand.pointer().y() + BY_POINTER, room.getHeight() - 2 * BY_POINTER) : BELOW_TOP);
         desk.level().markTracing(tools != null && tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
     }
 
@@ -485,7 +495,13 @@ public final class EaselView extends View {
             case RIGHT -> hand.arrow(1, 0, key);
             case UP -> hand.arrow(0, -1, key);
             case DOWN -> hand.arrow(0, 1, key);
-            case ENTER -> actions.doneAndOn();
+            case ENTER -> {
+                if (hand.hasTool()) {
+                    hand.enterTool(key);
+                } else {
+                    actions.doneAndOn();
+                }
+            }
             default -> {
                 return false;
             }

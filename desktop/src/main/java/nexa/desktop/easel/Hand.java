@@ -40,6 +40,8 @@ final class Hand {
     private static final double NOTCH_FACTOR = 0.96;
     private static final double VIEW_FACTOR = 1.15;
     private static final int FAR = 10;
+    /** How far an arrow moves what is drawn, in screen pixels. */
+    private static final int KEY_STEP = 2;
 
     /** What a drag moves. */
     private enum Drag {
@@ -87,7 +89,8 @@ final class Hand {
         where.setOnScroll(this::turnWheel);
         where.setOnMouseMoved(event -> {
             grip = drag == Drag.NONE ? pointIn(event) : grip;
-            tool.ifPresent(drawing -> drawing.moved(pointIn(event), event));
+            tool.ifPresent(drawing -> drawing.moved(pointIn(event), DragTool.Held.with(event)));
+            room.showPointer(Optional.empty());
             where.setCursor(cursor(event));
         });
     }
@@ -121,6 +124,7 @@ final class Hand {
     void take(Optional<DragTool> newTool) {
         finish();
         tool = newTool;
+        room.showPointer(Optional.empty());
         room.overlay().setMouseTransparent(tool.isPresent());
         room.setCursor(tool.isPresent() ? Cursor.CROSSHAIR : Cursor.DEFAULT);
     }
@@ -174,6 +178,7 @@ final class Hand {
             beginDrag(Drag.VIEW, at);
             room.setCursor(Cursor.MOVE);
         } else if (tool.isPresent()) {
+            grip = at;
             tool.get().pressed(at);
         } else if (isOverCrop(event) && begin(Edit.Kind.SLIDE)) {
             beginDrag(Drag.CROP, at);
@@ -185,7 +190,10 @@ final class Hand {
 
     private void dragged(MouseEvent event) {
         Point now = pointIn(event);
-        tool.filter(drawing -> drag == Drag.NONE).ifPresent(drawing -> drawing.moved(now, event));
+        if (drag == Drag.NONE && tool.isPresent()) {
+            grip = now;
+            tool.get().moved(now, DragTool.Held.with(event));
+        }
         switch (drag) {
             case VIEW -> room.pan(now.minus(grip));
             case CROP -> slide(now);
@@ -219,14 +227,45 @@ final class Hand {
             drag = Drag.NONE;
             room.setCursor(Cursor.DEFAULT);
         } else if (drag == Drag.NONE && tool.isPresent()) {
-            boolean isDone = tool.get().released(pointIn(event), event);
-            if (isDone && !event.isControlDown()) {
-                take(Optional.empty());
-                ended.run();
-            }
+            releaseTool(pointIn(event), DragTool.Held.with(event));
         } else {
             letGo();
         }
+    }
+
+    private void releaseTool(Point at, DragTool.Held held) {
+        boolean isDone = tool.orElseThrow().released(at, held);
+        if (isDone && !held.control()) {
+            take(Optional.empty());
+            ended.run();
+        }
+    }
+
+    /** Whether something is being drawn. */
+    boolean isDrawing() {
+        return tool.map(DragTool::hasBegun).orElse(false);
+    }
+
+    /** What is drawn can be drawn by keys too: this begins or ends it where the arrows have moved the pointer. */
+    void enterTool(KeyEvent key) {
+        Point at = pointerInRoom();
+        boolean hasBegun = isDrawing();
+        tool.orElseThrow().pressed(at);
+        if (hasBegun) {
+            releaseTool(at, DragTool.Held.with(key));
+        }
+    }
+
+    private void moveTool(DragTool drawing, Point way, KeyEvent key) {
+        grip = pointerInRoom().plus(way.times(key.isShiftDown() ? FAR * KEY_STEP : KEY_STEP));
+        room.showPointer(Optional.of(grip));
+        drawing.moved(grip, DragTool.Held.with(key));
+    }
+
+    /** Where the pointer was last; in the middle if that is not in the room. */
+    private Point pointerInRoom() {
+        boolean isInRoom = grip.x() > 0 && grip.y() > 0 && room.contains(grip.x(), grip.y());
+        return isInRoom ? grip : new Point(room.getWidth() / 2, room.getHeight() / 2);
     }
 
     void takeHandle(StackPane node, MouseEvent event) {
@@ -310,6 +349,10 @@ final class Hand {
     /** Slides by a pixel of the result, or moves the side whose handle has the focus. */
     void arrow(int x, int y, KeyEvent key) {
         if (drag != Drag.NONE) {
+            return;
+        }
+        if (tool.isPresent()) {
+            moveTool(tool.get(), new Point(x, y), key);
             return;
         }
         int pixels = key.isShiftDown() ? FAR : 1;

@@ -116,7 +116,7 @@ final class PhotoActions implements StepSection.Doors {
         change(
                 Edit.Kind.CARRY,
                 (shoot, file) -> withTune
-                        ? CarryAcross.againTuned(shoot, file, format())
+                        ? CarryAcross.againTuned(shoot, Set.of(file), format())
                         : CarryAcross.again(shoot, Set.of(file), format()));
     }
 }

@@ -10,6 +10,9 @@ import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
@@ -45,11 +48,14 @@ final class Room extends Region {
     private static final double BLURS = 1.15;
 
     private static final int MOST_AHEAD = 3;
+    private static final double POINTER = 9;
 
     private final PictureLibrary library;
     private final RoomPicture renderer = new RoomPicture();
     private final ImageView picture = new ImageView();
     private final CropOverlay overlay;
+    private final Path pointer =
+            new Path(new MoveTo(-POINTER, 0), new LineTo(POINTER, 0), new MoveTo(0, -POINTER), new LineTo(0, POINTER));
     private final Label kept = Parts.label("", "room-tag");
     private final Label waiting = Parts.label("", "quiet", "room-waiting");
     private Optional<PhotoCrop> base = Optional.empty();
@@ -90,7 +96,11 @@ final class Room extends Region {
         kept.setMouseTransparent(true);
         overlay.setVisible(false);
         kept.setVisible(false);
-        getChildren().addAll(picture, overlay, kept, waiting);
+        pointer.getStyleClass().add("key-pointer");
+        pointer.setManaged(false);
+        pointer.setMouseTransparent(true);
+        pointer.setVisible(false);
+        getChildren().addAll(picture, overlay, kept, waiting, pointer);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -318,6 +328,12 @@ final class Room extends Region {
 
     private Angle angle() {
         return base.orElseThrow().photo().angle();
+    }
+
+    /** Shows where the keys have moved the pointer to; empty while the mouse does it. */
+    void showPointer(Optional<Point> at) {
+        pointer.setVisible(at.isPresent());
+        at.ifPresent(point -> pointer.relocate(point.x() - POINTER, point.y() - POINTER));
     }
 
     /** Nothing but the crop, on the surround; or everything again. */

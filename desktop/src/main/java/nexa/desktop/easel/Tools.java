@@ -3,7 +3,6 @@ package nexa.desktop.easel;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
-import javafx.scene.input.MouseEvent;
 import nexa.core.crop.DrawCrop;
 import nexa.core.crop.PutOnGuide;
 import nexa.core.crop.Resize;
@@ -101,20 +100,20 @@ final class Tools {
     /** Draws the crop anew. */
     private final class Drawing implements DragTool.Use {
         @Override
-        public void during(Point from, Point to, MouseEvent event) {
-            drawn(from, to, event).ifPresent(crop -> hand.draft(Edit.Kind.DRAW, crop));
+        public void during(Point from, Point to, DragTool.Held held) {
+            drawn(from, to, held).ifPresent(crop -> hand.draft(Edit.Kind.DRAW, crop));
         }
 
         @Override
-        public void done(Point from, Point to, MouseEvent event) {
+        public void done(Point from, Point to, DragTool.Held held) {
             say.accept("");
             hand.finish();
         }
 
-        private Optional<Crop> drawn(Point from, Point to, MouseEvent event) {
+        private Optional<Crop> drawn(Point from, Point to, DragTool.Held held) {
             PhotoCrop now = session.crop().orElseThrow();
             Projection projection = room.projection().orElseThrow();
-            boolean fromCentre = event.isAltDown() || event.isControlDown();
+            boolean fromCentre = held.alt() || held.control();
             return new DrawCrop(
                             now.outline(),
                             projection.toPhoto(from),
@@ -134,7 +133,7 @@ final class Tools {
     /** Marks the subject: a click sets the point, a drag its radius too. */
     private final class Marking implements DragTool.Use {
         @Override
-        public void during(Point from, Point to, MouseEvent event) {
+        public void during(Point from, Point to, DragTool.Held held) {
             Projection projection = room.projection().orElseThrow();
             Point at = projection.toPhoto(from);
             double radius = from.distance(to) < CLICK ? 0 : at.distance(projection.toPhoto(to));
@@ -142,7 +141,7 @@ final class Tools {
         }
 
         @Override
-        public void done(Point from, Point to, MouseEvent event) {
+        public void done(Point from, Point to, DragTool.Held held) {
             say.accept("");
             Projection projection = room.projection().orElseThrow();
             Photo photo = session.photo().orElseThrow();

@@ -3,7 +3,6 @@ package nexa.desktop.easel;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.scene.input.MouseEvent;
 import nexa.core.crop.PutOnGuide;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
@@ -34,10 +33,10 @@ final class Tracing implements DragTool.Use {
     }
 
     @Override
-    public void during(Point from, Point to, MouseEvent event) {
+    public void during(Point from, Point to, DragTool.Held held) {
         room.projection().ifPresent(projection -> {
             Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
-            List<Segment> lines = event.isControlDown() ? trace.with(line).lines() : List.of(line);
+            List<Segment> lines = held.control() ? trace.with(line).lines() : List.of(line);
             room.overlay().onPhoto().show(lines);
             say.accept(lean(line, from.distance(to), projection.angle()));
         });
@@ -58,7 +57,7 @@ final class Tracing implements DragTool.Use {
     }
 
     @Override
-    public void done(Point from, Point to, MouseEvent event) {
+    public void done(Point from, Point to, DragTool.Held held) {
         say.accept("");
         room.projection().ifPresent(projection -> {
             Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
@@ -66,7 +65,7 @@ final class Tracing implements DragTool.Use {
                 show();
                 say.accept(Words.get("trace.tooShort"));
             } else {
-                set(event.isControlDown() ? trace.with(line) : Trace.NONE.with(line));
+                set(held.control() ? trace.with(line) : Trace.NONE.with(line));
             }
         });
     }

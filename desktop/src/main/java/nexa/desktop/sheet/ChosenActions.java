@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import nexa.core.geometry.Angle;
+import nexa.core.series.CarryAcross;
 import nexa.core.series.Leads;
 import nexa.core.series.Reorient;
 import nexa.core.series.StartAgain;
@@ -84,6 +85,17 @@ final class ChosenActions {
         Set<String> files = files();
         String format = session.formatProperty().get();
         session.edit(Edit.Kind.LET_GO, shoot -> Leads.letGo(shoot, files, format));
+    }
+
+    /** @param withTune whether what differs from the lead stays, as a tune */
+    void followAgain(boolean withTune) {
+        Set<String> files = files();
+        String format = session.formatProperty().get();
+        session.edit(
+                Edit.Kind.CARRY,
+                shoot -> withTune
+                        ? CarryAcross.againTuned(shoot, files, format)
+                        : CarryAcross.again(shoot, files, format));
     }
 
     void done() {

@@ -1,21 +1,27 @@
 package nexa.desktop.sheet;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.geometry.Angle;
+import nexa.core.series.PhotoCrop;
 import nexa.core.series.Reorient;
+import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootSession;
@@ -87,7 +93,11 @@ final class ChosenPanel {
         for (Reorient how : Reorient.values()) {
             items.add(item(Words.of("reorient", how), () -> actions.reorient(how)));
         }
+        items.add(new SeparatorMenuItem());
         items.add(item(Words.get("step.letGo"), actions::letGo));
+        items.add(item(Words.get("step.again"), () -> actions.followAgain(false)));
+        items.add(item(Words.get("step.againTuned"), () -> actions.followAgain(true)));
+        items.add(new SeparatorMenuItem());
         items.add(item(Words.get("chosen.again"), actions::startAgain));
         items.add(item(Words.get("chosen.copyOut"), actions::copyOut));
         return items;
@@ -116,7 +126,40 @@ final class ChosenPanel {
         common.setText(inCommon(photos));
     }
 
+    /** A line each: how they lie, how far they lean, how much is kept of them, and what is said of them. */
     private String inCommon(List<Photo> photos) {
+        List<Photo> ready = photos.stream().filter(session::isReady).toList();
+        if (photos.size() < 2 || ready.isEmpty()) {
+            return saidOf(photos);
+        }
+        List<PhotoCrop> crops = ready.stream()
+                .map(photo -> session.crop(photo, session.format()))
+                .toList();
+        String lanes = Stream.of(Lane.values())
+                .map(lane -> count(ready, lane))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(", "));
+        DoubleSummaryStatistics leans =
+                ready.stream().mapToDouble(photo -> photo.angle().degrees()).summaryStatistics();
+        DoubleSummaryStatistics kept =
+                crops.stream().mapToDouble(crop -> 100 * crop.kept()).summaryStatistics();
+        return String.join(
+                "\n", lanes, range("chosen.turned", leans, 1), range("chosen.kept", kept, 0), saidOf(photos));
+    }
+
+    private static String count(List<Photo> photos, Lane lane) {
+        long count =
+                photos.stream().filter(photo -> Lane.of(photo.size()) == lane).count();
+        return count == 0 ? "" : Words.get("chosen.lane." + lane.name().toLowerCase(Locale.ROOT), count);
+    }
+
+    private static String range(String key, DoubleSummaryStatistics values, int decimals) {
+        String least = Words.number(values.getMin(), decimals);
+        String most = Words.number(values.getMax(), decimals);
+        return least.equals(most) ? Words.get(key + ".all", least) : Words.get(key, least, most);
+    }
+
+    private String saidOf(List<Photo> photos) {
         List<String> said = new ArrayList<>();
         Mark mark = shared(photos, Photo::mark);
         said.add(mark == null ? Words.get("chosen.marks") : Words.of("mark", mark));

@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.Words;
 import org.fxmisc.flowless.Cell;
 
 /** Shows a row of the sheet. Its prints are kept and filled anew as the sheet scrolls. */
@@ -20,7 +22,8 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
     private final List<Print> pool = new ArrayList<>();
     private final Label name = Parts.label("", "lane-name");
     private final Label counts = Parts.label("", "quiet");
-    private final HBox heading = new HBox(12, name, counts);
+    private final Button choose = new Button();
+    private final HBox heading = new HBox(12, name, counts, Parts.spacer(), choose);
     private final Label note = Parts.label("", "quiet");
     private final StackPane node = new StackPane();
 
@@ -29,6 +32,8 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
         this.doors = doors;
         this.chooseLane = chooseLane;
         heading.getStyleClass().add("lane-heading");
+        choose.getStyleClass().addAll("flat", "lane-choose");
+        Parts.explain(choose, Words.get("lane.choose.tip"));
         note.setWrapText(true);
         node.getStyleClass().add("sheet-row");
         node.setAlignment(Pos.CENTER_LEFT);
@@ -49,7 +54,8 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
         if (row instanceof SheetRow.Heading lane) {
             name.setText(lane.name());
             counts.setText(lane.counts());
-            heading.setOnMouseClicked(event -> chooseLane.accept(lane.files()));
+            choose.setText(Words.get("lane.choose", lane.files().size()));
+            choose.setOnAction(event -> chooseLane.accept(lane.files()));
             node.getChildren().setAll(heading);
         } else if (row instanceof SheetRow.Prints line) {
             show(line);
