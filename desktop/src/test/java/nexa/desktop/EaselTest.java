@@ -112,7 +112,9 @@ class EaselTest extends WindowTest {
         push(KeyCode.ENTER);
         push(KeyCode.ENTER);
         waitFor(() -> photo().subject().isPresent());
-        assertThat(photo().subject().orElseThrow().radius()).as("a point, as by a click").isEmpty();
+        assertThat(photo().subject().orElseThrow().radius())
+                .as("a point, as by a click")
+                .isEmpty();
     }
 
     @Test

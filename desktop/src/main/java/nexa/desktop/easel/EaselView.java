@@ -212,6 +212,7 @@ public final class EaselView extends View {
         photoTag.getChildren().get(2).setVisible(!camera.getText().isEmpty());
         camera.setManaged(!camera.getText().isEmpty());
         camera.setTooltip(gear.isEmpty() ? null : Parts.tooltip(gear));
+        camera.setAccessibleHelp(gear);
     }
 
     private static Optional<PhotoLayer.Spot> spot(Photo photo) {
