@@ -1,0 +1,213 @@
+package nexa.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import nexa.core.format.DeliveryTerms;
+import nexa.core.format.FileSpec;
+import nexa.core.format.Format;
+import nexa.core.format.OutputSize;
+import nexa.core.format.Ratio;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.deliver.Delivery;
+import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.read.ColourProfile;
+import nexa.imaging.read.PhotoKind;
+import nexa.imaging.read.ShootReading;
+import nexa.imaging.read.SourceMetadata;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.javacpp.indexer.UByteIndexer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/**
+ * Delivery: 24 MP photos turned, cropped, resized and encoded, beside libvips doing the same on the same files; saturated
+ * colours turned into sRGB, held against libvips; and the memory that two photos of 100 MP in work take.
+ */
+public final class DeliveryBench {
+    private static final int PHOTOS = 6;
+    private static final int ROUNDS = 3;
+    private static final double DEGREES = 2.3;
+    private static final int LONG_EDGE = 2048;
+
+    private DeliveryBench() {}
+
+    public static void main(String[] arguments) throws Exception {
+        Path folder = Files.createTempDirectory("nexa-bench");
+        try {
+            if (Vips.isThere()) {
+                colours(Files.createDirectory(folder.resolve("colours")));
+            }
+            memory(Files.createDirectory(folder.resolve("large")));
+            throughput(Files.createDirectory(folder.resolve("photos")));
+        } finally {
+            LargePhotos.delete(folder);
+        }
+    }
+
+    private static void throughput(Path folder) throws Exception {
+        List<Path> photos = LargePhotos.of24Megapixels(folder, PHOTOS);
+        Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
+        for (double degrees : new double[] {0, DEGREES}) {
+            DeliveryPlan plan = plan(folder, photos, format, degrees);
+            Figures ours = new Figures("delivered at " + degrees + "°, 2 threads, a photo");
+            Figures peer = new Figures("  libvips, 2 threads, a photo");
+            for (int round = 0; round <= ROUNDS; round++) {
+                double own = millis(folder, plan, "out " + degrees + " " + round) / PHOTOS;
+                double other = degrees == 0 || !Vips.isThere() ? 0 : vips(plan, folder) / PHOTOS;
+                // The first round warms both up.
+                if (round > 0) {
+                    ours.add(own);
+                    peer.add(other);
+                }
+            }
+            ours.print();
+            if (degrees != 0 && Vips.isThere()) {
+                peer.print();
+                System.out.println(String.format(
+                        Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
+            }
+        }
+    }
+
+    private static double millis(Path folder, DeliveryPlan plan, String out) throws IOException {
+        long began = System.nanoTime();
+        new Delivery(plan, folder, folder.resolve(out), DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
+        return (System.nanoTime() - began) / 1e6;
+    }
+
+    private static double vips(DeliveryPlan plan, Path folder) throws IOException {
+        long began = System.nanoTime();
+        for (DeliveryPlan.Item item : plan.files()) {
+            Crop crop = item.crop().crop();
+            // The turned picture is as large as the photo's outline; the largest crop lies in its middle.
+            double sin = Math.abs(item.photo().angle().sin());
+            double cos = Math.abs(item.photo().angle().cos());
+            double width =
+                    item.photo().size().width() * cos + item.photo().size().height() * sin;
+            double height =
+                    item.photo().size().width() * sin + item.photo().size().height() * cos;
+            int[] part = {
+                (int) ((width - crop.size().width()) / 2),
+                (int) ((height - crop.size().height()) / 2),
+                (int) crop.size().width(),
+                (int) crop.size().height()
+            };
+            Vips.deliver(
+                    folder.resolve(item.photo().file()),
+                    DEGREES,
+                    part,
+                    LONG_EDGE / crop.size().longSide(),
+                    folder.resolve("vips.jpg"));
+        }
+        return (System.nanoTime() - began) / 1e6;
+    }
+
+    private static DeliveryPlan plan(Path folder, List<Path> photos, Format format, double degrees) {
+        List<Photo> untouched = photos.stream()
+                .map(photo -> Photo.untouched(photo.getFileName().toString()).withAngle(new Angle(degrees)))
+                .toList();
+        Shoot plain = Shoot.of("Bench", Shoot.Order.NAME, List.of(format), untouched);
+        ShootReading reading = ShootReading.of(plain, folder);
+        return DeliveryPlan.of(
+                reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of(format.id()), false, false));
+    }
+
+    private static void memory(Path folder) throws Exception {
+        List<Path> photos = new ArrayList<>();
+        Path small = LargePhotos.of24Megapixels(folder, 1).get(0);
+        for (String name : List.of("a.jpg", "b.jpg")) {
+            try (Mat pixels = opencv_imgcodecs.imread(small.toString());
+                    Mat big = new Mat();
+                    Size size = new Size(12_250, 8_167)) {
+                opencv_imgproc.resize(pixels, big, size);
+                opencv_imgcodecs.imwrite(folder.resolve(name).toString(), big);
+                photos.add(folder.resolve(name));
+            }
+        }
+        long before = residentMegabytes("VmRSS");
+        Files.writeString(Path.of("/proc/self/clear_refs"), "5");
+        Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
+        double millis = millis(folder, plan(folder, photos, format, DEGREES), "out");
+        System.out.println(String.format(
+                Locale.ROOT,
+                "two photos of 100 MP at once: %.1f s, resident at most %d MB, before that %d MB",
+                millis / 1000,
+                residentMegabytes("VmHWM"),
+                before));
+    }
+
+    /** What Linux says of this process's memory. */
+    private static long residentMegabytes(String field) throws IOException {
+        return Files.readAllLines(Path.of("/proc/self/status")).stream()
+                .filter(line -> line.startsWith(field))
+                .mapToLong(line -> Long.parseLong(line.replaceAll("[^0-9]", "")) / 1024)
+                .findFirst()
+                .orElse(-1);
+    }
+
+    private static void colours(Path folder) throws Exception {
+        ColourProfile profile = SourceMetadata.read(LargePhotos.sample().resolve("fern-0165.jpg"), PhotoKind.JPEG)
+                .profile()
+                .orElseThrow();
+        Path icc = Files.write(folder.resolve("wide.icc"), profile.bytes());
+        try (Mat chart = new Mat(64, 64, opencv_core.CV_8UC3);
+                UByteIndexer values = chart.createIndexer()) {
+            for (int i = 0; i < 64 * 64; i++) {
+                // Sixteen steps of each colour: the corners of the cube among them.
+                values.put(i / 64, i % 64, 17 * (i & 15), 17 * (i >> 4 & 15), 17 * (i >> 8 & 15));
+            }
+            opencv_imgcodecs.imwrite(folder.resolve("plain.png").toString(), chart);
+        }
+        Vips.tag(folder.resolve("plain.png"), icc, folder.resolve("chart.png"));
+        Vips.toSrgb(folder.resolve("chart.png"), folder.resolve("peer.png"));
+        Format format = Format.of("own", "Own", Ratio.PHOTO)
+                .withFile(FileSpec.usual("")
+                        .withType(FileSpec.Type.PNG)
+                        .withColour(FileSpec.Colour.SRGB, FileSpec.Depth.PHOTO)
+                        .withName("ours"));
+        millis(folder, plan(folder, List.of(folder.resolve("chart.png")), format, 0), "out");
+        double off = meanDeltaE(folder.resolve("out/ours.png"), folder.resolve("peer.png"));
+        double asTheyWere = meanDeltaE(folder.resolve("plain.png"), folder.resolve("peer.png"));
+        System.out.println(String.format(
+                Locale.ROOT,
+                "4,096 colours of a wide profile in sRGB, beside libvips: mean ΔE (1976) %.2f; unconverted %.2f",
+                off,
+                asTheyWere));
+    }
+
+    private static double meanDeltaE(Path one, Path other) {
+        double sum = 0;
+        try (Mat first = lab(one);
+                Mat second = lab(other)) {
+            Mat difference = new Mat();
+            opencv_core.subtract(first, second, difference);
+            opencv_core.multiply(difference, difference, difference);
+            try (var values = difference.<FloatIndexer>createIndexer()) {
+                for (int y = 0; y < difference.rows(); y++) {
+                    for (int x = 0; x < difference.cols(); x++) {
+                        sum += Math.sqrt(values.get(y, x, 0) + values.get(y, x, 1) + values.get(y, x, 2));
+                    }
+                }
+            }
+            return sum / (difference.rows() * difference.cols());
+        }
+    }
+
+    private static Mat lab(Path png) {
+        Mat pixels = opencv_imgcodecs.imread(png.toString());
+        pixels.convertTo(pixels, opencv_core.CV_32F, 1 / 255.0, 0);
+        opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGR2Lab);
+        return pixels;
+    }
+}
