@@ -161,11 +161,12 @@ public final class DeliveryBench {
                 .profile()
                 .orElseThrow();
         Path icc = Files.write(folder.resolve("wide.icc"), profile.bytes());
-        try (Mat chart = new Mat(64, 64, opencv_core.CV_8UC3);
-                UByteIndexer values = chart.createIndexer()) {
-            for (int i = 0; i < 64 * 64; i++) {
-                // Sixteen steps of each colour: the corners of the cube among them.
-                values.put(i / 64, i % 64, 17 * (i & 15), 17 * (i >> 4 & 15), 17 * (i >> 8 & 15));
+        try (Mat chart = new Mat(64, 64, opencv_core.CV_8UC3)) {
+            try (UByteIndexer values = chart.createIndexer()) {
+                for (int i = 0; i < 64 * 64; i++) {
+                    // Sixteen steps of each colour: the corners of the cube among them.
+                    values.put(i / 64, i % 64, 17 * (i & 15), 17 * (i >> 4 & 15), 17 * (i >> 8 & 15));
+                }
             }
             opencv_imgcodecs.imwrite(folder.resolve("plain.png").toString(), chart);
         }

@@ -16,11 +16,14 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  *
  * <p>An unturned crop is first rounded to whole pixels; if that is the result's size, the pixels are copied. A turned one
  * is set upright at the photo's own scale. Then, where the result is smaller, {@link LanczosResampling} filters along the
- * result's own axes, whatever the angle.
+ * result's own axes, whatever the angle; band by band.
  */
 public final class CropRenderer {
     /** Pixels that interpolating needs around the crop. */
     private static final int MARGIN = 4;
+
+    /** So many rows of the result are made at a time: a whole large photo set upright would take as much memory again. */
+    private static final int BAND = 256;
 
     private CropRenderer() {}
 
@@ -35,13 +38,33 @@ public final class CropRenderer {
         if (across <= 1 && down <= 1) {
             return warp(photo, Sampling.of(crop, angle, result.size()), result);
         }
-        int reachX = LanczosResampling.reach(across) + MARGIN;
-        int reachY = LanczosResampling.reach(down) + MARGIN;
+        Mat whole = new Mat(result.height(), result.width(), photo.type());
+        for (int row = 0; row < result.height(); row += BAND) {
+            int end = Math.min(result.height(), row + BAND);
+            double middle = (row + end) / 2.0 / result.height();
+            Size slice = new Size(size.width(), size.height() * (end - row) / result.height());
+            try (Mat place = whole.rowRange(row, end);
+                    Mat band = turnedAndShrunk(
+                            photo,
+                            new Crop(crop.at(0.5, middle, angle), slice),
+                            angle,
+                            new PixelSize(result.width(), end - row))) {
+                band.copyTo(place);
+            }
+        }
+        return whole;
+    }
+
+    /** A band of the crop: set upright at the photo's own scale, then shrunk. */
+    private static Mat turnedAndShrunk(Mat photo, Crop crop, Angle angle, PixelSize result) {
+        Size size = crop.size();
+        int reachX = LanczosResampling.reach(size.width() / result.width()) + MARGIN;
+        int reachY = LanczosResampling.reach(size.height() / result.height()) + MARGIN;
         PixelSize upright =
                 new PixelSize((int) Math.ceil(size.width()) + 2 * reachX, (int) Math.ceil(size.height()) + 2 * reachY);
         Crop wider = crop.withSize(upright.size());
         try (Mat turned = warp(photo, Sampling.of(wider, angle, upright.size()), upright)) {
-            Crop inTurned = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), crop.size());
+            Crop inTurned = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), size);
             return LanczosResampling.resized(turned, inTurned, result);
         }
     }

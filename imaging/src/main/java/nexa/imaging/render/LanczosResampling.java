@@ -18,7 +18,10 @@ import org.bytedeco.opencv.opencv_core.Mat;
  */
 final class LanczosResampling {
     private static final int LOBES = 3;
-    private static final int BLOCK = 64;
+    private static final int MOST_ROWS = 64;
+    private static final int FEWEST_ROWS = 8;
+    /** So many of the source's values are worked on at a time. */
+    private static final double VALUES = 4e6;
 
     private LanczosResampling() {}
 
@@ -39,6 +42,9 @@ final class LanczosResampling {
         Taps across = Taps.of(left, part.size().width() / to.width(), to.width(), from.cols());
         Taps down = Taps.of(top, part.size().height() / to.height(), to.height(), from.rows());
         Mat result = new Mat(to.height(), to.width(), from.type());
+        double valuesARow =
+                from.cols() * (double) from.channels() * Math.max(1, part.size().height() / to.height());
+        int rows = (int) Math.max(FEWEST_ROWS, Math.min(MOST_ROWS, VALUES / valuesARow));
         RowSums sumsDown = new RowSums(down);
         RowSums sumsAcross = new RowSums(across);
         try (Mat values = new Mat();
@@ -46,8 +52,8 @@ final class LanczosResampling {
                 Mat turned = new Mat();
                 Mat wide = new Mat();
                 Mat finished = new Mat()) {
-            for (int row = 0; row < to.height(); row += BLOCK) {
-                int end = Math.min(to.height(), row + BLOCK);
+            for (int row = 0; row < to.height(); row += rows) {
+                int end = Math.min(to.height(), row + rows);
                 int first = down.first(row);
                 try (Mat needed = from.rowRange(first, down.last(end - 1) + 1);
                         Mat place = result.rowRange(row, end)) {
