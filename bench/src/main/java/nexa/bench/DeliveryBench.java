@@ -165,7 +165,7 @@ public final class DeliveryBench {
             try (UByteIndexer values = chart.createIndexer()) {
                 for (int i = 0; i < 64 * 64; i++) {
                     // Sixteen steps of each colour: the corners of the cube among them.
-                    values.put(i / 64, i % 64, 17 * (i & 15), 17 * (i >> 4 & 15), 17 * (i >> 8 & 15));
+                    values.put(i / 64L, i % 64L, 17 * (i & 15), 17 * (i >> 4 & 15), 17 * (i >> 8 & 15));
                 }
             }
             opencv_imgcodecs.imwrite(folder.resolve("plain.png").toString(), chart);

@@ -224,7 +224,7 @@ class DeliveryTest {
         try (UShortIndexer values = deep.createIndexer()) {
             for (int y = 0; y < 40; y++) {
                 for (int x = 0; x < 60; x++) {
-                    values.put(y, x, x * 1000 + 7, y * 1500 + 3, x * y * 11 + 1);
+                    values.put((long) y, (long) x, x * 1000 + 7, y * 1500 + 3, x * y * 11 + 1);
                 }
             }
         }
