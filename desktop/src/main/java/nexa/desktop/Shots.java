@@ -61,6 +61,8 @@ final class Shots {
             fire("#close-panel");
             shell.session().orElseThrow().undo();
             shell.session().orElseThrow().undo();
+            // Undoing went to what had changed.
+            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
             fire("#print-help");
         }));
         views.add(Map.entry("carry", () -> {
@@ -71,8 +73,13 @@ final class Shots {
             fire("#close-panel");
             shell.go("lineup");
         }));
-        views.add(Map.entry("hand-over", () -> {
-            shell.go("handover");
+        views.add(Map.entry("hand-over", () -> shell.go("handover")));
+        views.add(Map.entry("hand-over-running", () -> {
+            fire("#deliver");
+            // What is seen is a delivery on its way, however fast this machine is.
+            PauseTransition onItsWay = new PauseTransition(TO_SETTLE.multiply(0.6));
+            onItsWay.setOnFinished(event -> fire("#pause-delivery"));
+            onItsWay.play();
         }));
     }
 

@@ -77,6 +77,15 @@ public record PhotoFacts(
         }
     }
 
+    /** Whether the file holds everything up to its end, as far as that can be told without decoding it. */
+    boolean isWhole(Path file) throws PhotoProblem {
+        try {
+            return kind.isWhole(file);
+        } catch (IOException e) {
+            throw new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.NO_ACCESS, e);
+        }
+    }
+
     private static PhotoFacts of(String name, PhotoKind kind, Metadata metadata) throws PhotoProblem {
         PixelSize stored = stored(name, metadata);
         if ((long) stored.width() * stored.height() > MOST_PIXELS) {

@@ -4,6 +4,10 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 
 /** The kinds of photo that can be read, told by their contents and never by their names. */
@@ -12,6 +16,10 @@ public enum PhotoKind {
     PNG,
     TIFF,
     WEBP;
+
+    private static final int HEADER = 8;
+    /** Some programs leave a little behind the end. */
+    private static final int ENDING = 64 * 1024;
 
     /** The kind of what a stream begins with; the stream is left where it was. Empty for anything else. */
     static Optional<PhotoKind> of(BufferedInputStream in) throws IOException {
@@ -33,6 +41,21 @@ public enum PhotoKind {
             case WEBP -> bytes.length >= 8 + littleEndian(bytes, 4);
             case TIFF -> true;
         };
+    }
+
+    /** As {@link #isWhole(byte[])}, told from how the file begins and ends: what is missing is missing at the end. */
+    boolean isWhole(Path file) throws IOException {
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            long length = channel.size();
+            ByteBuffer part = ByteBuffer.allocate((int) Math.min(length, this == WEBP ? HEADER : ENDING));
+            channel.position(this == WEBP ? 0 : length - part.capacity());
+            while (part.hasRemaining() && channel.read(part) >= 0) {
+                // Reads on until it is full.
+                continue;
+            }
+            byte[] bytes = part.array();
+            return this == WEBP ? bytes.length == HEADER && length >= 8 + littleEndian(bytes, 4) : isWhole(bytes);
+        }
     }
 
     /** Whether it ends after its last scan: an end that only a thumbnail inside it has is none. */

@@ -40,7 +40,12 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
                 break;
             }
             try {
-                facts.put(photo.file(), PhotoFacts.read(folder.resolve(photo.file())));
+                Path file = folder.resolve(photo.file());
+                PhotoFacts read = PhotoFacts.read(file);
+                facts.put(photo.file(), read);
+                if (!read.isWhole(file)) {
+                    throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CUT_OFF);
+                }
             } catch (PhotoProblem e) {
                 problems.put(photo.file(), e);
             }

@@ -16,6 +16,7 @@ import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Random;
 import java.util.zip.CRC32;
 import javax.imageio.IIOImage;
@@ -155,6 +156,26 @@ class PhotoKindsTest {
                 .isThrownBy(() -> picture(cut))
                 .satisfies(problem ->
                         assertThat(problem.reason()).isIn(PhotoProblem.Reason.CUT_OFF, PhotoProblem.Reason.DAMAGED));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"jpg", "png", "webp"})
+    void aPhotoCutOffIsToldBeforeItIsDecoded(String kind) throws Exception {
+        Path png = TestPhotos.write(TestPhotos.scene(400, 300), folder.resolve("source.png"));
+        try (Mat pixels = opencv_imgcodecs.imread(png.toString())) {
+            opencv_imgcodecs.imwrite(folder.resolve("whole." + kind).toString(), pixels);
+        }
+        byte[] bytes = Files.readAllBytes(folder.resolve("whole." + kind));
+        Files.write(folder.resolve("cut." + kind), Arrays.copyOf(bytes, bytes.length * 2 / 3));
+        List<Photo> photos = List.of(Photo.untouched("whole." + kind), Photo.untouched("cut." + kind));
+        ShootReading reading = ShootReading.of(photos, folder);
+        assertThat(reading.problems()).containsOnlyKeys("cut." + kind);
+        if (kind.equals("jpg")) {
+            assertThat(reading.problems().get("cut.jpg").reason()).isEqualTo(PhotoProblem.Reason.CUT_OFF);
+            assertThat(reading.facts().get("cut.jpg").pixels())
+                    .as("it keeps its place and its crops")
+                    .isEqualTo(new PixelSize(400, 300));
+        }
     }
 
     @Test
