@@ -2,11 +2,16 @@ package nexa.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.exif.ExifIFD0Directory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** Files delivered, stopped in the middle, and gone on with. */
@@ -32,6 +37,34 @@ class HandOverTest extends WindowTest {
         waitFor(() -> detail().contains("there already, just the same"));
         assertThat(delivered(folder)).hasSize(70).containsAll(first);
         assertThat(folder.resolve("delivery/nexa-files.csv")).exists();
+    }
+
+    @Test
+    void whatGoesWithEachFileIsSetOnceAndShowLeadsToWhatItTellsOf() throws Exception {
+        Path folder = sample();
+        open(folder);
+        push(KeyCode.F8);
+        awaitStill("#deliver");
+        interact(() -> {
+            lookup("#terms-copyright").<TextField>query().setText("© Fernhill Pottery");
+            lookup("#terms-list").<CheckBox>query().setSelected(false);
+        });
+        clickOn("#goes-page").clickOn("#goes-own").clickOn("#goes-tile").clickOn("#which-selects");
+        waitFor(() -> lookup("#deliver").<Labeled>query().getText().equals("Deliver 1 file"));
+        clickOn("#deliver");
+        waitFor(() -> detail().contains("1 file delivered"));
+        Path file = folder.resolve("delivery").resolve(delivered(folder).get(0));
+        ExifIFD0Directory told =
+                ImageMetadataReader.readMetadata(file.toFile()).getFirstDirectoryOfType(ExifIFD0Directory.class);
+        assertThat(told.getString(ExifIFD0Directory.TAG_COPYRIGHT)).isEqualTo("© Fernhill Pottery");
+        assertThat(folder.resolve("delivery/nexa-files.csv")).doesNotExist();
+
+        clickOn("#which-all_but_out");
+        waitFor(() -> lookup("#show-untouched").tryQuery().isPresent());
+        clickOn("#show-untouched");
+        waitFor(() -> lookup("#print-fern-0138").tryQuery().isPresent());
+        assertThat(session().chosenProperty().get()).hasSizeGreaterThan(20);
+        assertThat(session().formatProperty().get()).isEqualTo("feed");
     }
 
     private static List<String> delivered(Path folder) throws Exception {

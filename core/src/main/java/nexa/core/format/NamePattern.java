@@ -1,6 +1,5 @@
 package nexa.core.format;
 
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -64,7 +63,7 @@ public final class NamePattern {
         StringBuilder kept = new StringBuilder();
         int bytes = 0;
         for (int letter : text.codePoints().toArray()) {
-            bytes += Character.toString(letter).getBytes(StandardCharsets.UTF_8).length;
+            bytes += letter < 0x80 ? 1 : letter < 0x800 ? 2 : Character.charCount(letter) + 2;
             if (bytes > LONGEST) {
                 break;
             }

@@ -2,8 +2,8 @@ package nexa.desktop.session;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Consumer;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.PictureLibrary;
 import nexa.imaging.read.ShootReading;
 
 /**
@@ -27,7 +27,7 @@ final class FactsReader {
 
     private final Path folder;
     private final List<Photo> photos;
-    private final PictureLibrary library;
+    private final Consumer<Runnable> whenIdle;
     private final Told told;
     private ShootReading part = ShootReading.none();
     private int read;
@@ -36,16 +36,17 @@ final class FactsReader {
     private volatile boolean isStopped;
 
     /** @param told hears each part and whether it is the last, on a background thread */
-    FactsReader(Path folder, List<Photo> photos, PictureLibrary library, Told told) {
+    /** @param whenIdle does something when no picture is wanted */
+    FactsReader(Path folder, List<Photo> photos, Consumer<Runnable> whenIdle, Told told) {
         this.folder = folder;
         this.photos = photos;
-        this.library = library;
+        this.whenIdle = whenIdle;
         this.told = told;
     }
 
     void begin() {
         if (!photos.isEmpty()) {
-            library.whenIdle(this::readOn);
+            whenIdle.accept(this::readOn);
         }
     }
 
@@ -70,7 +71,7 @@ final class FactsReader {
             partSize *= 3;
             told.read(finished, isLast, isLast ? () -> {} : this::begin);
         } else {
-            library.whenIdle(this::readOn);
+            whenIdle.accept(this::readOn);
         }
     }
 }

@@ -68,7 +68,7 @@ public final class ShootSession {
         reader = new FactsReader(
                 folder.path(),
                 folder.shoot().photos(),
-                pictures,
+                pictures::whenIdle,
                 (part, isLast, goOn) -> Platform.runLater(() -> {
                     learn(part, isLast);
                     afterShowing(goOn);

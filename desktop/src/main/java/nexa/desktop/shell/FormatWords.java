@@ -80,9 +80,12 @@ public final class FormatWords {
     }
 
     private static String detail(PhotoCrop crop, String manner) {
-        double factor = crop.crop().size().width() / crop.output().width();
+        double factor = crop.crop().size().width() / crop.asked().width();
         if (crop.hasTooFewPixels()) {
-            return Words.get(manner + ".few", Words.number(1 / factor, 1));
+            boolean isEnlarged = crop.format().file().enlarges();
+            return isEnlarged
+                    ? Words.get(manner + ".few", Words.number(1 / factor, 1))
+                    : Words.get(manner + ".fewKept");
         }
         if (crop.ppi().isPresent()) {
             return Words.get(manner + ".ppi", Words.number(crop.ppi().getAsDouble(), 0));

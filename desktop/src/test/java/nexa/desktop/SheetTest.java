@@ -1,0 +1,141 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import nexa.core.geometry.Orientation;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.QuarterTurn;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Looking a shoot through on the sheet, with real input. */
+class SheetTest extends WindowTest {
+    @BeforeEach
+    void openSample() throws Exception {
+        open(sample());
+        awaitStill("#print-fern-0144");
+    }
+
+    @Test
+    void arrowsMoveShiftExtendsAndEnterOpensTheEaselThere() {
+        clickOn("#print-fern-0138");
+        push(KeyCode.RIGHT);
+        waitFor(() -> current().equals("fern-0141.jpg"));
+        press(KeyCode.SHIFT);
+        push(KeyCode.RIGHT);
+        push(KeyCode.RIGHT);
+        release(KeyCode.SHIFT);
+        waitFor(() -> session().chosenProperty().get().size() == 3);
+        assertThat(session().chosenProperty().get())
+                .containsExactlyInAnyOrder("fern-0141.jpg", "fern-0144.jpg", "fern-0147.jpg");
+        push(KeyCode.ENTER);
+        awaitPicture();
+        assertThat(current()).isEqualTo("fern-0147.jpg");
+        push(KeyCode.F5);
+        waitFor(() -> lookup("#print-fern-0147").tryQuery().isPresent());
+        assertThat(session().chosenProperty().get()).as("still chosen").hasSize(3);
+    }
+
+    @Test
+    void aWholeLaneIsChosenAndTurnedAsOneStepThatIsUndone() {
+        List<Photo> before = session().shoot().photos();
+        clickOn(lookup(node -> node instanceof Button button && "Choose all 23".equals(button.getText()))
+                .<Node>query());
+        waitFor(() -> session().chosenProperty().get().size() == 23);
+        assertThat(words()).anyMatch(text -> text.startsWith("22 wide\nTurned by −6.0° to 3.1°\nKept"));
+        interact(() -> lookup("#sheet").query().requestFocus());
+        push(KeyCode.CONTROL, KeyCode.RIGHT);
+        waitFor(() -> session().shoot().photos().stream().anyMatch(photo -> photo.turn() == QuarterTurn.RIGHT));
+        assertThat(session().shoot().photos().stream().filter(photo -> photo.turn() == QuarterTurn.RIGHT))
+                .as("all of them but the one that can't be read")
+                .hasSize(22);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> session().shoot().photos().equals(before));
+        assertThat(session().shoot().photos()).isEqualTo(before);
+    }
+
+    @Test
+    void marksNarrowTheSheetAndCountForEveryChosenPhoto() {
+        clickOn("#print-fern-0141");
+        press(KeyCode.CONTROL).clickOn("#print-fern-0153").release(KeyCode.CONTROL);
+        push(KeyCode.S);
+        waitFor(() -> mark("fern-0153.jpg") == Mark.SELECT);
+        assertThat(mark("fern-0141.jpg")).isEqualTo(Mark.SELECT);
+        choose("#sheet-filter", "selects");
+        waitFor(() -> prints().equals(Set.of("print-fern-0141", "print-fern-0147", "print-fern-0153")));
+        choose("#sheet-filter", "not done");
+        waitFor(() -> !prints().contains("print-fern-0141"));
+        assertThat(prints()).as("done in this format already").doesNotContain("print-fern-0147");
+    }
+
+    @Test
+    void chosenPhotosAreLetGoAndFollowAgain() {
+        clickOn("#print-fern-0141");
+        press(KeyCode.SHIFT).clickOn("#print-fern-0144").release(KeyCode.SHIFT);
+        waitFor(() -> session().chosenProperty().get().size() == 2);
+        var followed = crop("fern-0141.jpg").crop();
+        clickOn("#chosen-more").clickOn("On its own");
+        waitFor(() -> crop("fern-0141.jpg").state() == PhotoCrop.State.OWN);
+        assertThat(crop("fern-0141.jpg").crop().centre().distance(followed.centre()))
+                .as("it stays where it is")
+                .isLessThan(1e-6);
+        clickOn("#chosen-more").clickOn("Follow again");
+        waitFor(() -> crop("fern-0141.jpg").state() == PhotoCrop.State.FOLLOW);
+        assertThat(crop("fern-0144.jpg").state()).isEqualTo(PhotoCrop.State.FOLLOW);
+    }
+
+    @Test
+    void whatNeedsALookIsAClickAway() {
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("fern-0160  ")));
+        Node entry = lookup(node -> node instanceof Button button
+                        && button.getText() != null
+                        && button.getText().startsWith("fern-0160  "))
+                .query();
+        clickOn(entry);
+        awaitPicture();
+        assertThat(current()).isEqualTo("fern-0160.jpg");
+        assertThat(crop("fern-0160.jpg").crop().size().orientation()).isEqualTo(Orientation.WIDE);
+    }
+
+    private void choose(String box, String item) {
+        interact(() -> lookup(box).<ComboBox<String>>query().getSelectionModel().select(item));
+    }
+
+    private Set<String> prints() {
+        return lookup(".print").queryAll().stream()
+                .filter(print -> print.isVisible() && print.getScene() != null && isShownInRow(print))
+                .map(Node::getId)
+                .collect(Collectors.toSet());
+    }
+
+    /** The flow keeps rows it does not show. */
+    private static boolean isShownInRow(Node print) {
+        for (Node part = print; part != null; part = part.getParent()) {
+            if (!part.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private String current() {
+        return session().photoProperty().get().orElse("");
+    }
+
+    private Mark mark(String file) {
+        return session().shoot().photo(file).mark();
+    }
+
+    private PhotoCrop crop(String file) {
+        return session().crop(session().shoot().photo(file), session().format());
+    }
+}

@@ -1,0 +1,80 @@
+package nexa.desktop.session;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javax.imageio.ImageIO;
+import nexa.store.ShootFolder;
+import nexa.store.ShootProblem;
+import nexa.store.UserData;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A session on small photos made for a test, without a window; everything is done on the JavaFX thread. */
+public final class SessionFixture implements AutoCloseable {
+    private final ShootSession session;
+
+    private SessionFixture(ShootSession session) {
+        this.session = session;
+    }
+
+    /** Photos w1.png to w4.png are wide, t1.png and t2.png tall. */
+    public static Path photos(Path folder) throws Exception {
+        for (String name : new String[] {"w1", "w2", "w3", "w4"}) {
+            write(folder, name, 600, 400);
+        }
+        write(folder, "t1", 400, 600);
+        write(folder, "t2", 400, 600);
+        return folder;
+    }
+
+    private static void write(Path folder, String name, int width, int height) throws Exception {
+        ImageIO.write(
+                new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR),
+                "png",
+                folder.resolve(name + ".png").toFile());
+    }
+
+    /** Opens a folder and waits until all photos have been read, or found unreadable. */
+    public static SessionFixture open(Path folder, Path data) throws Exception {
+        FxToolkit.registerPrimaryStage();
+        ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createDirectories(data)));
+        ShootSession session = on(() -> new ShootSession(opened, new Autosave.Listener() {
+            @Override
+            public void saved(boolean apart) {}
+
+            @Override
+            public void failed(ShootProblem problem) {
+                throw new IllegalStateException(problem);
+            }
+        }));
+        SessionFixture fixture = new SessionFixture(session);
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> on(() -> session.shoot().photos().stream()
+                        .allMatch(photo -> session.isReady(photo)
+                                || session.readingProperty().get().problems().containsKey(photo.file()))));
+        return fixture;
+    }
+
+    public ShootSession session() {
+        return session;
+    }
+
+    /** Does something on the JavaFX thread and waits for it. */
+    public static <T> T on(Callable<T> work) throws Exception {
+        if (Platform.isFxApplicationThread()) {
+            return work.call();
+        }
+        return WaitForAsyncUtils.asyncFx(work).get(20, TimeUnit.SECONDS);
+    }
+
+    @Override
+    public void close() throws Exception {
+        on(session::close).get(20, TimeUnit.SECONDS);
+    }
+}
