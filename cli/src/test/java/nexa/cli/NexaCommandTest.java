@@ -122,6 +122,52 @@ class NexaCommandTest {
                 .isEqualTo(2);
     }
 
+    @Test
+    void aPhotoThatIsGoneKeepsItsCropsAsLongAsItsSizeIsKnown() throws Exception {
+        document("{\"nexa\":1,\"formats\":[{\"id\":\"s\",\"name\":\"S\",\"ratio\":\"1:1\"}],"
+                + "\"photos\":[{\"file\":\"gone.jpg\",\"pixels\":[600,400]},{\"file\":\"never.jpg\"}]}");
+        assertThat(run("crops", folder.toString(), "--json")).isEqualTo(1);
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        JsonNode gone = find(crops, "gone.jpg");
+        assertThat(gone.get("size")).hasToString("[400.0,400.0]");
+        assertThat(gone.get("warnings")).hasToString("[\"unreadable\"]");
+        JsonNode never = find(crops, "never.jpg");
+        assertThat(never.get("warnings")).hasToString("[\"unreadable\"]");
+        assertThat(never.has("size")).isFalse();
+    }
+
+    private static JsonNode find(JsonNode crops, String file) {
+        for (JsonNode crop : crops) {
+            if (crop.get("file").asText().equals(file)) {
+                return crop;
+            }
+        }
+        throw new AssertionError("no crop of " + file);
+    }
+
+    @Test
+    void theLinesGoIntoTheFilesAndTheListStaysAwayWhenAsked() throws Exception {
+        document(DOCUMENT);
+        Path to = folder.resolve("out");
+        assertThat(run(
+                        "deliver",
+                        folder.toString(),
+                        "--to",
+                        to.toString(),
+                        "--copyright",
+                        "© Fernhill",
+                        "--no-list",
+                        "--json"))
+                .isZero();
+        JsonNode files = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(files).isNotEmpty();
+        for (JsonNode file : files) {
+            assertThat(new String(Files.readAllBytes(Path.of(file.asText())), StandardCharsets.UTF_8))
+                    .contains("© Fernhill");
+        }
+        assertThat(to.resolve("nexa-files.csv")).doesNotExist();
+    }
+
     private void document(String json) throws Exception {
         Files.writeString(folder.resolve(ShootFolder.DOCUMENT), json);
     }

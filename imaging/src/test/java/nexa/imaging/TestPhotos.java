@@ -12,12 +12,19 @@ import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Random;
 import java.util.zip.CRC32;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriter;
+import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
+import javax.imageio.plugins.tiff.TIFFDirectory;
+import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.stream.ImageOutputStream;
 import nexa.core.format.PixelSize;
 import nexa.core.shoot.Photo;
 import nexa.imaging.read.PhotoFacts;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Small photos made for tests. */
 public final class TestPhotos {
@@ -71,6 +78,46 @@ public final class TestPhotos {
             }
         }
         throw new IllegalArgumentException("Java has no writer for " + kind);
+    }
+
+    /** Writes a TIFF that says an orientation. */
+    public static void writeTurnedTiff(BufferedImage image, int orientation, Path file) throws IOException {
+        ImageWriter writer = javaWriter("tif");
+        try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {
+            TIFFDirectory tags = TIFFDirectory.createFromMetadata(
+                    writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), writer.getDefaultWriteParam()));
+            tags.addTIFFField(new TIFFField(
+                    BaselineTIFFTagSet.getInstance().getTag(BaselineTIFFTagSet.TAG_ORIENTATION), orientation));
+            writer.setOutput(out);
+            writer.write(null, new IIOImage(image, null, tags.getAsMetadata()), writer.getDefaultWriteParam());
+        } finally {
+            writer.dispose();
+        }
+    }
+
+    /** Writes a WebP with an EXIF chunk, in the extended form of the format that such a chunk needs. */
+    public static void writeTurnedWebp(Path source, byte[] exif, Path file) throws IOException {
+        try (Mat pixels = opencv_imgcodecs.imread(source.toString())) {
+            opencv_imgcodecs.imwrite(file.toString(), pixels);
+            byte[] plain = Files.readAllBytes(file);
+            ByteBuffer extended = ByteBuffer.allocate(18 + plain.length - 12 + 8 + exif.length + exif.length % 2 + 12)
+                    .order(ByteOrder.LITTLE_ENDIAN);
+            extended.put("RIFF".getBytes(StandardCharsets.US_ASCII)).putInt(extended.capacity() - 8);
+            extended.put("WEBPVP8X".getBytes(StandardCharsets.US_ASCII))
+                    .putInt(10)
+                    .putInt(0x08);
+            put24(extended, pixels.cols() - 1);
+            put24(extended, pixels.rows() - 1);
+            extended.put(plain, 12, plain.length - 12);
+            extended.put("EXIF".getBytes(StandardCharsets.US_ASCII))
+                    .putInt(exif.length)
+                    .put(exif);
+            Files.write(file, extended.array());
+        }
+    }
+
+    private static void put24(ByteBuffer to, int value) {
+        to.put((byte) value).put((byte) (value >> 8)).put((byte) (value >> 16));
     }
 
     /** An untouched photo of this file, as large as it is. */

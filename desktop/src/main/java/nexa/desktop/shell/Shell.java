@@ -348,10 +348,17 @@ public final class Shell extends StackPane {
         if (session == null || isTyping || isCovered) {
             return;
         }
-        boolean isOnce = isRepeated && !REPEATING.contains(key.getCode());
-        if (isOnce && !(key.getTarget() instanceof ButtonBase) || forAnyView(key) || front.pressed(key)) {
+        if (isRepeated && !goesOn(key) && !(key.getTarget() instanceof ButtonBase)
+                || forAnyView(key)
+                || front.pressed(key)) {
             key.consume();
         }
+    }
+
+    /** Whether a key goes on while it is held. Quarter turns do not, or four of them would come to nothing. */
+    private static boolean goesOn(KeyEvent key) {
+        boolean isQuarterTurn = key.isShortcutDown() && key.getCode().isArrowKey();
+        return REPEATING.contains(key.getCode()) && !isQuarterTurn;
     }
 
     private void released(KeyEvent key) {

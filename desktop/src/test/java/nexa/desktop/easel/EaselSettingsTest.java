@@ -10,6 +10,7 @@ import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
 import nexa.store.Preferences;
 import nexa.store.UserData;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -17,8 +18,16 @@ class EaselSettingsTest {
     @TempDir
     Path data;
 
+    private Preferences preferences;
+
     private EaselSettings settings() {
-        return new EaselSettings(Preferences.load(new UserData(data)));
+        preferences = Preferences.load(new UserData(data));
+        return new EaselSettings(preferences);
+    }
+
+    @AfterEach
+    void finishWriting() {
+        preferences.close();
     }
 
     @Test
@@ -80,8 +89,8 @@ class EaselSettingsTest {
     @Test
     void whatAPhotographerLikesIsThereInTheNextRun() {
         UserData user = new UserData(data);
-        try (Preferences preferences = Preferences.load(user)) {
-            EaselSettings first = new EaselSettings(preferences);
+        try (Preferences earlier = Preferences.load(user)) {
+            EaselSettings first = new EaselSettings(earlier);
             first.choose(GuideKind.SPIRAL);
             first.chooseBeside(GuideKind.GRID);
             first.turn();

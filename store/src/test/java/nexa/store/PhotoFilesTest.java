@@ -1,0 +1,76 @@
+package nexa.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Photos in a folder are told by their names, without being opened. */
+class PhotoFilesTest {
+    @TempDir
+    Path folder;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"a.jpg", "A.JPEG", "über 1.Tif", "x.y.webp", "p.png", "q.tiff"})
+    void theseArePhotos(String name) {
+        assertThat(PhotoFiles.isPhoto(name)).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"a", "a.txt", ".jpg", ".hidden.jpg", "jpg", "a.jpg.xmp", "a.jpg~"})
+    void theseAreNot(String name) {
+        assertThat(PhotoFiles.isPhoto(name)).isFalse();
+    }
+
+    @Test
+    void onlyFilesOfThisFolderAreListedByNameWhateverTheCase() throws Exception {
+        for (String name : List.of("b.jpg", "A.jpg", "c.PNG", "notes.txt", ".c.jpg")) {
+            Files.createFile(folder.resolve(name));
+        }
+        Files.createDirectory(folder.resolve("folder.jpg"));
+        Path below = Files.createDirectory(folder.resolve("below"));
+        Files.createFile(below.resolve("d.jpg"));
+        Files.createDirectory(folder.resolve(".thumbnails"));
+        assertThat(PhotoFiles.in(folder)).containsExactly("A.jpg", "b.jpg", "c.PNG");
+        assertThat(PhotoFiles.foldersIn(folder)).containsExactly(below, folder.resolve("folder.jpg"));
+    }
+
+    @Test
+    void aFolderThatIsGoneHasNoFoldersInIt() {
+        assertThat(PhotoFiles.foldersIn(folder.resolve("gone"))).isEmpty();
+    }
+
+    @Test
+    void aFormatKeptInAFileThatIsBrokenCountsAsNoneAndIsReplacedOnlyByKeepingOne() throws Exception {
+        UserData data = new UserData(folder);
+        Files.writeString(folder.resolve("formats.json"), "{ broken");
+        try (KeptFormats kept = KeptFormats.load(data)) {
+            assertThat(kept.list()).isEmpty();
+        }
+        assertThat(folder.resolve("formats.json")).hasContent("{ broken");
+        try (KeptFormats kept = KeptFormats.load(data)) {
+            kept.keep(StandardFormats.list().get(1));
+        }
+        try (KeptFormats kept = KeptFormats.load(data)) {
+            assertThat(kept.find("Tall post")).isPresent();
+        }
+    }
+
+    @Test
+    void theShootsOpenedLatelyAreFewAndNoneTwice() throws Exception {
+        RecentShoots recent = new RecentShoots(new UserData(folder.resolve("data")));
+        for (int i = 0; i < 12; i++) {
+            recent.add(Files.createDirectories(folder.resolve("shoot" + i % 10)));
+        }
+        List<Path> list = recent.list();
+        assertThat(list).hasSize(8).doesNotHaveDuplicates();
+        assertThat(list.get(0)).isEqualTo(folder.resolve("shoot1"));
+        Files.writeString(folder.resolve("data").resolve("recent.json"), "[1, 2");
+        assertThat(recent.list()).isEmpty();
+    }
+}
