@@ -39,18 +39,25 @@ final class Exif {
         double angle = Math.toRadians(shot.photo().camera().fieldOfView());
         exif.add(rational(0x920A, (int) Math.round(10 * 18 / Math.tan(angle / 2)), 10));
         if (shot.tellsSubject()) {
-            double[] place = shot.subjectPlace().orElseThrow();
-            int side = Math.min(width, height);
-            exif.add(shorts(
-                    0x9214,
-                    (int) Math.round(place[0] * shot.photo().width()),
-                    (int) Math.round(place[1] * shot.photo().height()),
-                    (int) Math.round(2 * place[2] * side)));
+            double[] seen = shot.subjectPlace().orElseThrow();
+            double[] stored = stored(seen[0], seen[1], shot.orientation());
+            exif.add(shorts(0x9214, (int) Math.round(stored[0] * width), (int) Math.round(stored[1] * height), (int)
+                    Math.round(2 * seen[2] * Math.min(width, height))));
         }
         exif.add(longs(0xA002, width));
         exif.add(longs(0xA003, height));
         exif.add(text(0xA434, isFirst ? "Fernlight 50 mm f/2" : "Fernlight 35 mm f/2.8"));
         return block(main, exif);
+    }
+
+    /** Where a place of the photo as seen lies in the pixels as stored: EXIF tells places before turning. */
+    private static double[] stored(double x, double y, int orientation) {
+        return switch (orientation) {
+            case 3 -> new double[] {1 - x, 1 - y};
+            case 6 -> new double[] {y, 1 - x};
+            case 8 -> new double[] {1 - y, x};
+            default -> new double[] {x, y};
+        };
     }
 
     private static Entry text(int tag, String text) {

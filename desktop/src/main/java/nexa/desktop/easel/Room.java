@@ -1,7 +1,5 @@
 package nexa.desktop.easel;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
@@ -47,11 +45,11 @@ final class Room extends Region {
     /** From this scale of the preview on, full pixels are worth reading. */
     private static final double BLURS = 1.15;
 
-    private static final int MOST_AHEAD = 3;
     private static final double POINTER = 9;
 
     private final PictureLibrary library;
     private final RoomPicture renderer = new RoomPicture();
+    private final DrawnAhead ahead = new DrawnAhead(renderer);
     private final ImageView picture = new ImageView();
     private final CropOverlay overlay;
     private final Path pointer =
@@ -68,16 +66,6 @@ final class Room extends Region {
     private boolean isZoomed;
     /** While every frame is another drawing, none is drawn larger than the room. */
     private boolean isTurning;
-
-    /** The neighbours, drawn before they are shown; only the last few. */
-    private final Map<String, DrawnAhead> ahead = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, DrawnAhead> eldest) {
-            return size() > MOST_AHEAD;
-        }
-    };
 
     private Projection wanted;
     private Crop wantedCrop;
@@ -146,22 +134,7 @@ final class Room extends Region {
             library.readAhead(
                     next.photo(), PictureLevel.PREVIEW, () -> Platform.runLater(() -> prepareIfStillNext(next)));
         } else if (hasRoom()) {
-            drawAhead(next, preview.get());
-        }
-    }
-
-    private void drawAhead(PhotoCrop next, Picture preview) {
-        Photo photo = next.photo();
-        Projection lying = atRest(next);
-        boolean isReady = Optional.ofNullable(ahead.get(photo.file()))
-                .map(drawn -> drawn.isOf(photo, lying))
-                .orElse(false);
-        if (!isReady) {
-            renderer.drawAhead(
-                    preview,
-                    photo.size(),
-                    lying,
-                    drawn -> ahead.put(photo.file(), new DrawnAhead(photo, preview, drawn)));
+            ahead.draw(next.photo(), preview.get(), atRest(next));
         }
     }
 
@@ -173,19 +146,12 @@ final class Room extends Region {
     }
 
     private void takeDrawnAhead(PhotoCrop crop) {
-        Optional.ofNullable(hasRoom() ? ahead.get(crop.photo().file()) : null)
-                .filter(drawn -> drawn.isOf(crop.photo(), atRest(crop)))
-                .ifPresent(drawn -> {
-                    source = Optional.of(drawn.source());
-                    drawing = Optional.of(drawn.drawing());
-                    picture.setImage(Images.of(drawn.drawing().picture()));
-                });
-    }
-
-    /** A photo drawn before it is shown. */
-    private record DrawnAhead(Photo photo, Picture source, RoomPicture.Drawing drawing) {
-        boolean isOf(Photo other, Projection lying) {
-            return isSamePicture(photo, other) && drawing.projection().equals(lying);
+        if (hasRoom()) {
+            ahead.find(crop.photo(), atRest(crop)).ifPresent(drawn -> {
+                source = Optional.of(drawn.source());
+                drawing = Optional.of(drawn.drawing());
+                picture.setImage(Images.of(drawn.drawing().picture()));
+            });
         }
     }
 
@@ -213,7 +179,7 @@ final class Room extends Region {
         waiting.setText(why);
     }
 
-    private static boolean isSamePicture(Photo one, Photo other) {
+    static boolean isSamePicture(Photo one, Photo other) {
         return one.file().equals(other.file()) && one.turn() == other.turn() && one.isMirrored() == other.isMirrored();
     }
 
