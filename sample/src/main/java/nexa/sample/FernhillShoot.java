@@ -133,7 +133,8 @@ final class FernhillShoot {
                         Pot.vase(-0.2, 0, 0.8, Glaze.cream(0.05)),
                         Pot.jar(0.03, 0.05, 0.9, Glaze.moss(0.03)),
                         Pot.bottle(0.2, -0.08, 0.85, Glaze.rust(0.05)))
-                .sideways(3));
+                .sideways(3)
+                .tellingSubject());
         photos.add(second(
                 163,
                 true,
@@ -214,7 +215,8 @@ final class FernhillShoot {
                         38,
                         Pot.bottle(-0.05, 0, 0.95, Glaze.rust(0.05)),
                         mug(0.1, 0.08, 1, Glaze.cream(0.02)))
-                .sideways(8));
+                .sideways(8)
+                .tellingSubject());
         photos.add(second(174, false, 0.5, -0.03, 0.13, 0.85, 36, Pot.jar(-0.03, 0.02, 1.05, Glaze.teal(0.035)))
                 .tellingSubject());
         photos.add(second(
@@ -229,19 +231,21 @@ final class FernhillShoot {
                         Pot.bowl(-0.14, 0.08, 0.6, Glaze.cobalt(0.015)))
                 .tellingSubject());
         photos.add(tilted(
-                176,
-                -0.6,
-                0.55,
-                0.08,
-                Pot.bottle(-0.08, 0, 1, Glaze.teal(0.05)),
-                Pot.bottle(0.07, -0.05, 1.05, Glaze.cobalt(0.05))));
+                        176,
+                        -0.6,
+                        0.55,
+                        0.08,
+                        Pot.bottle(-0.08, 0, 1, Glaze.teal(0.05)),
+                        Pot.bottle(0.07, -0.05, 1.05, Glaze.cobalt(0.05)))
+                .tellingSubject());
         photos.add(tilted(
-                177,
-                0.8,
-                0.02,
-                0.3,
-                Pot.vase(0, 0, 1.1, Glaze.rust(0.07)),
-                Pot.bottle(0.14, -0.1, 1.05, Glaze.cream(0.05))));
+                        177,
+                        0.8,
+                        0.02,
+                        0.3,
+                        Pot.vase(0, 0, 1.1, Glaze.rust(0.07)),
+                        Pot.bottle(0.14, -0.1, 1.05, Glaze.cream(0.05)))
+                .tellingSubject());
         photos.add(of(178, 1400, 1400, -1.0, 0, 0.12, 0.95, 34, 0, Pot.bowl(0, 0.02, 1, Glaze.cobalt(0.02)))
                 .tellingSubject());
         photos.add(of(
