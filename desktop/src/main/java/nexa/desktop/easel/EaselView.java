@@ -407,24 +407,18 @@ public final class EaselView extends View {
     /** What can be done with the photo under the pointer. */
     private List<MenuItem> offers() {
         List<MenuItem> items = new ArrayList<>(List.of(
-                offer("menu.trace", () -> tools.take(Tools.Tool.TRACE)),
-                offer("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
-                offer("menu.largest", hand::largest),
-                offer("menu.turn", hand::turnCrop),
-                offer("spot.set", () -> tools.take(Tools.Tool.SUBJECT))));
+                Parts.item(Words.get("menu.trace"), () -> tools.take(Tools.Tool.TRACE)),
+                Parts.item(Words.get("menu.draw"), () -> tools.take(Tools.Tool.DRAW)),
+                Parts.item(Words.get("menu.largest"), hand::largest),
+                Parts.item(Words.get("menu.turn"), hand::turnCrop),
+                Parts.item(Words.get("spot.set"), () -> tools.take(Tools.Tool.SUBJECT))));
         if (session.photo().flatMap(Photo::subject).isPresent()) {
-            items.add(offer("spot.put", tools::putSubjectOnCrossing));
-            items.add(offer("spot.clear", tools::clearSubject));
+            items.add(Parts.item(Words.get("spot.put"), tools::putSubjectOnCrossing));
+            items.add(Parts.item(Words.get("spot.clear"), tools::clearSubject));
         }
-        items.add(offer("menu.select", () -> actions.mark(Mark.SELECT)));
-        items.add(offer("menu.out", () -> actions.mark(Mark.OUT)));
+        items.add(Parts.item(Words.get("menu.select"), () -> actions.mark(Mark.SELECT)));
+        items.add(Parts.item(Words.get("menu.out"), () -> actions.mark(Mark.OUT)));
         return items;
-    }
-
-    private static MenuItem offer(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.get(key));
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     /** What the hand is at, and the lines traced, belong to the photo as it was. */

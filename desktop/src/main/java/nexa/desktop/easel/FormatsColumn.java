@@ -103,23 +103,18 @@ final class FormatsColumn {
 
     private List<MenuItem> newFormats() {
         List<MenuItem> items = new ArrayList<>();
-        items.add(item(Words.get("formats.new"), () -> add(Format.of("new", Words.get("formats.new.name"), NEW))));
+        items.add(
+                Parts.item(Words.get("formats.new"), () -> add(Format.of("new", Words.get("formats.new.name"), NEW))));
         session.crop()
-                .ifPresent(crop -> items.add(item(Words.get("formats.fromCrop"), () -> {
+                .ifPresent(crop -> items.add(Parts.item(Words.get("formats.fromCrop"), () -> {
                     String across = String.format(
                             Locale.ROOT, "%.4f", crop.crop().size().ratio());
                     add(Format.of("new", Words.get("formats.new.name"), Ratio.of(across, "1")));
                 })));
         for (Format each : kept.list()) {
-            items.add(item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
+            items.add(Parts.item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
         }
         return items;
-    }
-
-    private static MenuItem item(String words, Runnable action) {
-        MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     /** Adds a format to the shoot, works in it, and opens it to be changed. */
@@ -204,7 +199,7 @@ final class FormatsColumn {
                     change(id);
                 }
             });
-            button.setContextMenu(new ContextMenu(item(Words.get("formats.change"), () -> change(id))));
+            button.setContextMenu(new ContextMenu(Parts.item(Words.get("formats.change"), () -> change(id))));
         }
 
         String id() {

@@ -5,7 +5,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -15,6 +14,7 @@ import javafx.scene.layout.VBox;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Reorient;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.TypedAngle;
 import nexa.desktop.shell.Words;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -96,29 +96,18 @@ final class LevelSection {
         menu.setId("level-more");
         menu.setMinWidth(Region.USE_PREF_SIZE);
         for (Reorient how : new Reorient[] {Reorient.MIRROR, Reorient.MIRROR_DOWN, Reorient.HALF}) {
-            menu.getItems().add(item(Words.of("reorient", how), () -> doors.reorient(how)));
+            menu.getItems().add(Parts.item(Words.of("reorient", how), () -> doors.reorient(how)));
         }
         menu.getItems().add(new SeparatorMenuItem());
         for (StartKind what : StartKind.values()) {
-            menu.getItems().add(item(Words.of("again", what), () -> doors.startAgain(what)));
+            menu.getItems().add(Parts.item(Words.of("again", what), () -> doors.startAgain(what)));
         }
         return menu;
     }
 
-    private static MenuItem item(String words, Runnable action) {
-        MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> action.run());
-        return item;
-    }
-
     private void typed() {
-        String text = angle.getText()
-                .replace('−', '-')
-                .replace("°", "")
-                .replace(',', '.')
-                .strip();
         try {
-            turn(new Angle(Double.parseDouble(text)).degrees());
+            turn(TypedAngle.read(angle.getText()).degrees());
         } catch (IllegalArgumentException e) {
             doors.notAnAngle(angle.getText());
         }

@@ -83,25 +83,25 @@ final class StepSection {
                 long followers = followers(shoot, format, crop.photo());
                 what.setText(Words.get("step.leads", followers));
                 what.getStyleClass().add("fine");
-                items.add(item("step.noLead", doors::noLead));
+                items.add(Parts.item(Words.get("step.noLead"), doors::noLead));
             }
             case FOLLOW, TUNED -> {
                 what.setText(Words.get("step." + crop.state().name().toLowerCase(Locale.ROOT), leadName));
                 String words = step.map(StepWords::of).orElse("");
                 more.setText(crop.isLimited() ? Words.get("step.limited") + " " + words : words);
-                items.add(item("step.letGo", doors::letGo));
+                items.add(Parts.item(Words.get("step.letGo"), doors::letGo));
                 if (crop.state() == PhotoCrop.State.TUNED) {
-                    items.add(item("step.again", () -> doors.followAgain(false)));
+                    items.add(Parts.item(Words.get("step.again"), () -> doors.followAgain(false)));
                 }
-                items.add(item("step.lead", doors::lead));
+                items.add(Parts.item(Words.get("step.lead"), doors::lead));
             }
             default -> {
                 what.setText(Words.of("step.is", crop.state()));
                 if (lead.isPresent()) {
-                    items.add(item("step.again", () -> doors.followAgain(false)));
-                    items.add(item("step.againTuned", () -> doors.followAgain(true)));
+                    items.add(Parts.item(Words.get("step.again"), () -> doors.followAgain(false)));
+                    items.add(Parts.item(Words.get("step.againTuned"), () -> doors.followAgain(true)));
                 }
-                items.add(item("step.lead", doors::lead));
+                items.add(Parts.item(Words.get("step.lead"), doors::lead));
             }
         }
         menu.getItems().setAll(items);
@@ -116,12 +116,6 @@ final class StepSection {
                                 .filter(lead::equals)
                                 .isPresent())
                 .count();
-    }
-
-    private static MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.get(key));
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     void clear() {

@@ -170,17 +170,11 @@ public final class FormatEditor extends VBox {
 
     private List<MenuItem> keepItems(MenuButton menu) {
         List<MenuItem> items = new ArrayList<>();
-        items.add(item(Words.get("editor.keep.this", format().name()), () -> kept.keep(format())));
+        items.add(Parts.item(Words.get("editor.keep.this", format().name()), () -> kept.keep(format())));
         for (Format each : kept.list()) {
-            items.add(item(Words.get("editor.forget", each.name()), () -> kept.forget(each.name())));
+            items.add(Parts.item(Words.get("editor.forget", each.name()), () -> kept.forget(each.name())));
         }
         return items;
-    }
-
-    private static MenuItem item(String words, Runnable action) {
-        MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     private Format format() {

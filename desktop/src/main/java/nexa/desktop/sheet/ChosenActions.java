@@ -18,6 +18,7 @@ import nexa.core.shoot.Shoot;
 import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Overlays;
+import nexa.desktop.shell.TypedAngle;
 import nexa.desktop.shell.Words;
 
 /** What can be done with the chosen photos, each as one edit. */
@@ -61,9 +62,7 @@ final class ChosenActions {
 
     void level(String typed) {
         try {
-            String plain =
-                    typed.replace('−', '-').replace("°", "").replace(',', '.').strip();
-            Angle angle = new Angle(Double.parseDouble(plain));
+            Angle angle = TypedAngle.read(typed);
             each(Edit.Kind.LEVEL, photo -> photo.withAngle(angle));
         } catch (IllegalArgumentException e) {
             messages.accept(Words.get("level.notAnAngle", typed));

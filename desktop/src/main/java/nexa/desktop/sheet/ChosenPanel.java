@@ -91,22 +91,16 @@ final class ChosenPanel {
     List<MenuItem> items() {
         List<MenuItem> items = new ArrayList<>();
         for (Reorient how : Reorient.values()) {
-            items.add(item(Words.of("reorient", how), () -> actions.reorient(how)));
+            items.add(Parts.item(Words.of("reorient", how), () -> actions.reorient(how)));
         }
         items.add(new SeparatorMenuItem());
-        items.add(item(Words.get("step.letGo"), actions::letGo));
-        items.add(item(Words.get("step.again"), () -> actions.followAgain(false)));
-        items.add(item(Words.get("step.againTuned"), () -> actions.followAgain(true)));
+        items.add(Parts.item(Words.get("step.letGo"), actions::letGo));
+        items.add(Parts.item(Words.get("step.again"), () -> actions.followAgain(false)));
+        items.add(Parts.item(Words.get("step.againTuned"), () -> actions.followAgain(true)));
         items.add(new SeparatorMenuItem());
-        items.add(item(Words.get("chosen.again"), actions::startAgain));
-        items.add(item(Words.get("chosen.copyOut"), actions::copyOut));
+        items.add(Parts.item(Words.get("chosen.again"), actions::startAgain));
+        items.add(Parts.item(Words.get("chosen.copyOut"), actions::copyOut));
         return items;
-    }
-
-    private static MenuItem item(String words, Runnable action) {
-        MenuItem item = new MenuItem(words);
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     Node node() {

@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -53,6 +54,13 @@ public final class Parts {
         button.getStyleClass().addAll(styles);
         explain(button, Words.get(key + ".tip"));
         return button;
+    }
+
+    /** An entry of a menu. */
+    public static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(event -> action.run());
+        return item;
     }
 
     /** Gives a control its tooltip and accessible help. */
