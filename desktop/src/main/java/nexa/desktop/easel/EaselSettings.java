@@ -1,8 +1,12 @@
 package nexa.desktop.easel;
 
+import java.net.URLDecoder;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +41,9 @@ final class EaselSettings {
     /** The papers whose outlines are shown, by their number in the list of common ones. */
     final ObjectProperty<Set<Integer>> papers = new SimpleObjectProperty<>(Set.of());
 
+    /** The ids of the formats whose outlines are not shown. */
+    final ObjectProperty<Set<String>> notOutlined = new SimpleObjectProperty<>(Set.of());
+
     final ObjectProperty<Set<GuideKind>> stepped = new SimpleObjectProperty<>(STEPPED_AT_FIRST);
     private final ObjectProperty<Map<GuideKind, Way>> ways = new SimpleObjectProperty<>(Map.of());
     private final Preferences preferences;
@@ -49,6 +56,7 @@ final class EaselSettings {
         keep("guide.stepped", stepped, EaselSettings::text, EaselSettings::guides);
         keep("guide.ways", ways, EaselSettings::text, EaselSettings::ways);
         keep("guide.lines", gridLines, String::valueOf, Integer::valueOf);
+        keep("guide.notOutlined", notOutlined, EaselSettings::coded, EaselSettings::ids);
         keep("guide.papers", papers, EaselSettings::text, EaselSettings::numbers);
         keep("mat", mat, Enum::name, MatKind::valueOf);
         keep("mat.strength", strength, String::valueOf, Integer::valueOf);
@@ -87,6 +95,20 @@ final class EaselSettings {
 
     private static Set<Integer> numbers(String text) {
         return parts(text).stream().map(Integer::valueOf).collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** An id can hold any letter, the comma between them too. */
+    private static String coded(Set<String> ids) {
+        return ids.stream()
+                .map(id -> URLEncoder.encode(id, StandardCharsets.UTF_8))
+                .sorted()
+                .collect(Collectors.joining(","));
+    }
+
+    private static Set<String> ids(String text) {
+        return parts(text).stream()
+                .map(id -> URLDecoder.decode(id, StandardCharsets.UTF_8))
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     private static String text(Map<GuideKind, Way> ways) {
@@ -160,6 +182,21 @@ final class EaselSettings {
             kinds.remove(kind);
         }
         stepped.set(kinds);
+    }
+
+    /** Whether a format's outline is laid inside the crop. */
+    boolean isOutlined(String format) {
+        return !notOutlined.get().contains(format);
+    }
+
+    void setOutlined(String format, boolean isOutlined) {
+        Set<String> ids = new HashSet<>(notOutlined.get());
+        if (isOutlined) {
+            ids.remove(format);
+        } else {
+            ids.add(format);
+        }
+        notOutlined.set(Set.copyOf(ids));
     }
 
     Way way(GuideKind kind) {

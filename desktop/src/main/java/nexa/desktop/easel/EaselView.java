@@ -95,7 +95,7 @@ public final class EaselView extends View {
         this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
         this.desk = new Desk(
                 new LevelSection(new Levelling()),
-                new GuideSection(settings),
+                new GuideSection(settings, () -> session.shoot().formats()),
                 new CropSection(new Numbers()),
                 step.node());
         this.formats = new FormatsColumn(session, kept, overlays, hand::turnCrop, new AroundSection(settings).node());
@@ -144,6 +144,7 @@ public final class EaselView extends View {
         subscriptions.listen(settings.show, this::showGuides);
         subscriptions.listen(settings.gridLines, this::showGuides);
         subscriptions.listen(settings.papers, this::showGuides);
+        subscriptions.listen(settings.notOutlined, this::showGuides);
         subscriptions.listen(settings.waysProperty(), this::showGuides);
         subscriptions.listen(settings.mat, this::showMat);
         subscriptions.listen(settings.strength, this::showMat);
@@ -303,6 +304,7 @@ public final class EaselView extends View {
         List<GuideLayer.Outline> outlines = new ArrayList<>();
         for (Format format : session.shoot().formats()) {
             if (format.ratio().isFixed()
+                    && settings.isOutlined(format.id())
                     && !format.id().equals(session.formatProperty().get())) {
                 outlines.add(new GuideLayer.Outline(
                         format.name(),

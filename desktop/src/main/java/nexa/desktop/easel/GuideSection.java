@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,6 +15,7 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.GridPane;
@@ -22,6 +24,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
+import nexa.core.format.Format;
 import nexa.core.format.Paper;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
@@ -38,13 +41,16 @@ final class GuideSection {
     private static final int DRAWN_LINES = 4;
 
     private final EaselSettings settings;
+    private final Supplier<List<Format>> formats;
     private final Map<GuideKind, ToggleButton> buttons = new EnumMap<>(GuideKind.class);
     private final Label lines = Parts.label("", "small", "number");
     private final Map<GuideShow, ToggleButton> shows = new EnumMap<>(GuideShow.class);
     private final VBox node;
 
-    GuideSection(EaselSettings settings) {
+    /** @param formats of the shoot, whose outlines can be shown */
+    GuideSection(EaselSettings settings, Supplier<List<Format>> formats) {
         this.settings = settings;
+        this.formats = formats;
         GridPane families = new GridPane();
         families.setHgap(8);
         families.setVgap(2);
@@ -126,11 +132,24 @@ final class GuideSection {
             items.add(turn);
         }
         if (kind == GuideKind.OUTLINES) {
+            items.add(new SeparatorMenuItem());
+            formats.get().stream()
+                    .filter(format -> format.ratio().isFixed())
+                    .map(this::outline)
+                    .forEach(items::add);
+            items.add(new SeparatorMenuItem());
             for (int i = 0; i < Paper.COMMON.size(); i++) {
                 items.add(paper(i));
             }
         }
         return items;
+    }
+
+    private MenuItem outline(Format format) {
+        CheckMenuItem item = new CheckMenuItem(format.name());
+        item.setSelected(settings.isOutlined(format.id()));
+        item.setOnAction(event -> settings.setOutlined(format.id(), item.isSelected()));
+        return item;
     }
 
     private MenuItem paper(int number) {

@@ -2,7 +2,9 @@ package nexa.desktop.easel;
 
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -30,11 +32,19 @@ final class RoomPicture {
     record Drawing(Picture picture, Projection projection, double beyond) {}
 
     private final AtomicReference<Job> waiting = new AtomicReference<>();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
-        Thread worker = new Thread(task, "room picture");
-        worker.setDaemon(true);
-        return worker;
-    });
+    /** What is asked for after the room was put away is wanted by nobody. */
+    private final ExecutorService thread = new ThreadPoolExecutor(
+            1,
+            1,
+            0,
+            TimeUnit.SECONDS,
+            new LinkedBlockingQueue<>(),
+            task -> {
+                Thread worker = new Thread(task, "room picture");
+                worker.setDaemon(true);
+                return worker;
+            },
+            new ThreadPoolExecutor.DiscardPolicy());
 
     /**
      * Draws a photo.

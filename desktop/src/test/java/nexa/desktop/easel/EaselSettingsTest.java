@@ -113,6 +113,20 @@ class EaselSettingsTest {
     }
 
     @Test
+    void aFormatsOutlineIsLeftOutWhateverItsIdAndComesBack() {
+        EaselSettings first = settings();
+        assertThat(first.isOutlined("page, ünusual")).isTrue();
+        first.setOutlined("page, ünusual", false);
+        first.setOutlined("feed", false);
+        first.setOutlined("feed", true);
+        preferences.close();
+        EaselSettings next = settings();
+        assertThat(next.isOutlined("page, ünusual")).isFalse();
+        assertThat(next.isOutlined("feed")).isTrue();
+        assertThat(next.isOutlined("page")).isTrue();
+    }
+
+    @Test
     void whatAnotherVersionWroteIsLeftForTheUsual() throws Exception {
         Files.writeString(
                 data.resolve("preferences.properties"),
