@@ -136,7 +136,8 @@ abstract class WindowTest extends ApplicationTest {
                 .collect(Collectors.toSet());
     }
 
-    private static boolean isShown(Node node) {
+    /** Whether a node and all it stands in are visible: lists keep rows they do not show. */
+    static boolean isShown(Node node) {
         for (Node part = node; part != null; part = part.getParent()) {
             if (!part.isVisible()) {
                 return false;

@@ -20,6 +20,7 @@ public final class PhotoPixels {
     private final PhotoFacts facts;
     private final QuarterTurn turn;
     private final boolean isMirrored;
+    private Optional<SourceMetadata> metadata = Optional.empty();
 
     /** @throws PhotoProblem if the photo cannot be read */
     public PhotoPixels(Path file, Photo photo) throws PhotoProblem {
@@ -53,9 +54,12 @@ public final class PhotoPixels {
         return new FullPixels(seen(pixels), profile);
     }
 
-    /** What the photo carries beside its pixels. */
+    /** What the photo carries beside its pixels; read once. */
     public SourceMetadata metadata() throws PhotoProblem {
-        return SourceMetadata.read(file, facts.kind());
+        if (metadata.isEmpty()) {
+            metadata = Optional.of(SourceMetadata.read(file, facts.kind()));
+        }
+        return metadata.get();
     }
 
     /** A picture for the screen, its long side at most this. Small ones are never enlarged. */
