@@ -77,7 +77,7 @@ class ValuesTest {
         "{photo} page,a/b:c,a-b-c page",
         "{photo},..,photo",
         "{photo},CON,CON-",
-        "../{photo},x,..-x",
+        "../{photo},x,-x",
         "{photo},'über \"42\" 🏺','über -42- 🏺'"
     })
     void aFileNameIsAlwaysOnePlainName(String pattern, String photo, String name) {

@@ -1,14 +1,14 @@
 package nexa.store;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -27,6 +27,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
@@ -51,6 +52,16 @@ final class DocumentReader {
         this.folderName = folderName;
     }
 
+    /** Which of the shoot's states a document holds. */
+    static ShootDocument.Stand stand(JsonNode document) throws Place.Misfit {
+        Place root = Place.root(document);
+        Optional<Place> edit = root.optional(DocumentFields.EDIT);
+        Optional<Place> continues = root.optional(DocumentFields.CONTINUES);
+        return new ShootDocument.Stand(
+                edit.isPresent() ? edit.get().count() : 0,
+                continues.isPresent() ? continues.get().text() : Digest.NOTHING);
+    }
+
     Shoot read(JsonNode document) throws Place.Misfit {
         Place root = Place.root(document);
         int version = root.required("nexa").whole();
@@ -61,19 +72,78 @@ final class DocumentReader {
         }
         Optional<Place> title = root.optional("title");
         Optional<Place> order = root.optional("order");
-        List<Format> formats = new ArrayList<>();
-        for (Place format : listOf(root, "formats")) {
-            formats.add(format(format));
-        }
+        List<Format> formats = formats(root);
         Set<String> ids = new HashSet<>();
         formats.forEach(format -> ids.add(format.id()));
         List<Photo> photos = new ArrayList<>();
-        for (Place photo : listOf(root, "photos")) {
-            photos.add(photo(photo, ids));
+        Map<String, Photo> known = new HashMap<>();
+        for (Place place : listOf(root, "photos")) {
+            Photo photo = photo(place, ids);
+            if (known.put(photo.file(), photo) != null) {
+                throw place.misfitAt("file", "is listed twice: " + photo.file());
+            }
+            photos.add(photo);
         }
+        checkLeads(root, formats, known);
+        checkFollowers(root, formats, photos);
         String name = title.isPresent() ? title.get().text() : folderName;
         Shoot.Order ordered = order.isPresent() ? order.get().oneOf(Shoot.Order.class) : Shoot.Order.TIME;
         return root.make(() -> Shoot.of(name, ordered, formats, photos));
+    }
+
+    /** @throws Place.Misfit if a value is not one of a line of the journal */
+    void checkChange(JsonNode line) throws Place.Misfit {
+        Place root = Place.root(line).object();
+        Set<String> ids = new HashSet<>();
+        formats(root).forEach(format -> ids.add(format.id()));
+        for (Place photo : root.required("photos").list()) {
+            photo(photo, ids);
+        }
+        if (root.has(DocumentFields.EDIT)) {
+            root.required(DocumentFields.EDIT).count();
+            root.required(DocumentFields.CONTINUES).text();
+        }
+    }
+
+    private static List<Format> formats(Place root) throws Place.Misfit {
+        List<Format> formats = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Place place : listOf(root, "formats")) {
+            Format format = format(place);
+            if (!ids.add(format.id())) {
+                throw place.misfitAt("id", "is used twice: \"" + format.id() + "\"");
+            }
+            formats.add(format);
+        }
+        return formats;
+    }
+
+    private static void checkLeads(Place root, List<Format> formats, Map<String, Photo> photos) throws Place.Misfit {
+        for (int i = 0; i < formats.size(); i++) {
+            Format format = formats.get(i);
+            for (Map.Entry<Orientation, String> lead : format.leads().entrySet()) {
+                String place =
+                        "formats[" + i + "].leads." + lead.getKey().name().toLowerCase(Locale.ROOT);
+                Photo photo = photos.get(lead.getValue());
+                if (photo == null) {
+                    throw root.misfitAt(place, "is not a photo of this shoot: " + lead.getValue());
+                }
+                if (!(photo.entry(format.id()).placement() instanceof Placement.Own)) {
+                    throw root.misfitAt(place, "must have a crop of its own: " + lead.getValue());
+                }
+            }
+        }
+    }
+
+    private static void checkFollowers(Place root, List<Format> formats, List<Photo> photos) throws Place.Misfit {
+        for (Format format : formats) {
+            for (int i = 0; i < photos.size() && format.leads().isEmpty(); i++) {
+                if (photos.get(i).entry(format.id()).placement() instanceof Placement.Follow) {
+                    throw root.misfitAt(
+                            "photos[" + i + "].crops." + format.id(), "follows in a format that has no lead");
+                }
+            }
+        }
     }
 
     private static List<Place> listOf(Place place, String name) throws Place.Misfit {
@@ -233,15 +303,27 @@ final class DocumentReader {
                 }
             }
         }
+        boolean hasNoSubject = subject.isPresent() && subject.get().isNull();
         return new Photo(
                 photo.file(),
                 pixels,
+                identity(place.optional("identity")),
                 turned,
                 mirror.isPresent() && mirror.get().flag(),
                 mark.isPresent() ? mark.get().oneOf(Mark.class) : Mark.OPEN,
                 leaning,
-                subject.isPresent() ? Optional.of(subject(subject.get())) : Optional.empty(),
+                subject.isPresent() && !hasNoSubject ? Optional.of(subject(subject.get())) : Optional.empty(),
+                hasNoSubject,
                 crops);
+    }
+
+    private static Optional<FileIdentity> identity(Optional<Place> place) throws Place.Misfit {
+        if (place.isEmpty()) {
+            return Optional.empty();
+        }
+        long length = place.get().required("bytes").count();
+        String digest = place.get().required("digest").text();
+        return Optional.of(place.get().make(() -> new FileIdentity(length, digest)));
     }
 
     /** Whether a file name, with / between its parts, stays inside the folder it is resolved against. */
@@ -255,12 +337,7 @@ final class DocumentReader {
                 return false;
             }
         }
-        try {
-            Path here = Path.of("").toAbsolutePath();
-            return !Path.of(file).isAbsolute() && here.resolve(file).normalize().startsWith(here);
-        } catch (InvalidPathException e) {
-            return false;
-        }
+        return file.indexOf('\0') < 0;
     }
 
     private static Subject subject(Place place) throws Place.Misfit {

@@ -19,6 +19,7 @@ import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
@@ -45,9 +46,15 @@ final class DocumentWriter {
         this.knownFormats = earlierFormats.keySet();
     }
 
-    ObjectNode write(Shoot shoot) {
+    ObjectNode write(Shoot shoot, ShootDocument.Stand stand) {
         ObjectNode document = JSON.objectNode();
         document.put("nexa", DocumentFields.VERSION);
+        if (stand.edit() > 0) {
+            document.put(DocumentFields.EDIT, stand.edit());
+        }
+        if (!stand.continues().isEmpty()) {
+            document.put(DocumentFields.CONTINUES, stand.continues());
+        }
         document.put("title", shoot.title());
         document.put("order", word(shoot.order()));
         document.set("formats", formats(shoot.formats()));
@@ -154,6 +161,9 @@ final class DocumentWriter {
         node.put("file", photo.file());
         photo.pixels()
                 .ifPresent(pixels -> node.putArray("pixels").add(pixels.width()).add(pixels.height()));
+        photo.identity()
+                .ifPresent(identity -> node.set(
+                        "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
         if (photo.turn() != QuarterTurn.NONE) {
             node.put("turn", photo.turn().degrees());
         }
@@ -173,6 +183,9 @@ final class DocumentWriter {
             subject.radius().ifPresent(radius -> spot.put("radius", radius));
             keeping(spot, earlier.path("subject"), DocumentFields.SUBJECT);
         }
+        if (photo.hasNoSubject()) {
+            node.putNull("subject");
+        }
         ObjectNode crops = JSON.objectNode();
         photo.crops().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
@@ -184,6 +197,10 @@ final class DocumentWriter {
             node.set("crops", crops);
         }
         return keeping(node, earlier, DocumentFields.PHOTO);
+    }
+
+    private static ObjectNode identity(FileIdentity identity) {
+        return JSON.objectNode().put("bytes", identity.length()).put("digest", identity.digest());
     }
 
     /** Entries of formats that were not listed are not known, and kept whole; untouched ones keep what is not known. */

@@ -1,97 +1,147 @@
 package nexa.store;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import nexa.core.shoot.Edit;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
 
 /**
  * What was done since the document was saved last, a line an edit. A line holds the photos an edit changed, as they are
  * after it, and the formats if it changed them, all written as in the document; so a line can be laid over a document
- * twice without harm. A last line that a crash cut off is no edit and is passed over.
+ * twice without harm. It also says which edit it is and which document beside the photos it continues.
  */
 final class Journal {
+    /** The journal's name. */
+    static final String NAME = ".nexa-shoot.journal";
+
     private static final ObjectMapper JSON = new ObjectMapper();
+    private static final int LARGEST = 256 * 1024 * 1024;
 
     private final Path file;
+    private final Disk disk;
 
-    Journal(Path file) {
+    Journal(Path file, Disk disk) {
         this.file = file;
+        this.disk = disk;
+    }
+
+    /**
+     * One edit.
+     *
+     * @param edit its number; 0 in a line of an earlier version, which had none
+     * @param continues the digest of the document beside the photos when it was made; empty in such a line
+     */
+    record Line(JsonNode node, long edit, Optional<String> continues) {
+        static Line of(JsonNode node) {
+            return new Line(
+                    node,
+                    node.path(DocumentFields.EDIT).asLong(0),
+                    Optional.ofNullable(node.get(DocumentFields.CONTINUES)).map(JsonNode::asText));
+        }
+    }
+
+    /**
+     * What a journal holds.
+     *
+     * @param broken how many lines could not be read, without a last one that a crash cut off
+     */
+    record Contents(List<Line> lines, int broken) {}
+
+    Path file() {
+        return file;
     }
 
     /** Adds an edit and forces it to disk. */
-    void append(Edit edit, DocumentWriter writer) throws IOException {
+    void append(long edit, String continues, List<Photo> photos, Optional<List<Format>> formats, DocumentWriter writer)
+            throws IOException {
         ObjectNode line = JSON.createObjectNode();
-        ArrayNode photos = line.putArray("photos");
-        for (Photo photo : edit.after()) {
-            photos.add(writer.photo(photo));
-        }
-        edit.formatsAfter().ifPresent(formats -> line.set("formats", writer.formats(formats)));
-        byte[] bytes = (JSON.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8);
-        try (FileChannel channel = FileChannel.open(
-                file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.APPEND)) {
-            ByteBuffer rest = ByteBuffer.wrap(bytes);
-            while (rest.hasRemaining()) {
-                channel.write(rest);
-            }
-            channel.force(false);
-        }
+        line.put(DocumentFields.EDIT, edit);
+        line.put(DocumentFields.CONTINUES, continues);
+        ArrayNode list = line.putArray("photos");
+        photos.forEach(photo -> list.add(writer.photo(photo)));
+        formats.ifPresent(changed -> line.set("formats", writer.formats(changed)));
+        disk.appendLine(file, (JSON.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Forgets everything: the document holds it now. */
+    /** Forgets everything: a document holds it now. */
     void clear() throws IOException {
-        Files.deleteIfExists(file);
+        if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+            Files.delete(file);
+        }
     }
 
     boolean isEmpty() {
-        return !Files.exists(file);
+        return !Files.exists(file, LinkOption.NOFOLLOW_LINKS);
     }
 
-    /** Lays the edits over a document, in place. */
-    void replay(ObjectNode document) throws IOException {
-        for (JsonNode line : lines()) {
-            if (line.has("formats")) {
-                document.set("formats", line.get("formats"));
+    /**
+     * Reads it. A line that is no edit is passed over and counted; the others stand for themselves.
+     *
+     * @throws PlainFile.Refused if it is no regular file or too large
+     */
+    Contents read() throws IOException {
+        List<Line> lines = new ArrayList<>();
+        int broken = 0;
+        String text;
+        try {
+            text = new String(PlainFile.read(file, LARGEST), StandardCharsets.UTF_8);
+        } catch (NoSuchFileException e) {
+            return new Contents(lines, broken);
+        }
+        String[] parts = text.split("\n", -1);
+        for (int i = 0; i < parts.length; i++) {
+            Optional<Line> line = line(parts[i]);
+            line.ifPresent(lines::add);
+            boolean isCutOff = i == parts.length - 1;
+            if (line.isEmpty() && !parts[i].isBlank() && !isCutOff) {
+                broken++;
             }
-            line.path("photos").forEach(photo -> put(document.withArray("photos"), photo));
+        }
+        return new Contents(lines, broken);
+    }
+
+    private static Optional<Line> line(String text) {
+        try {
+            JsonNode node = JSON.readTree(text);
+            new DocumentReader("").checkChange(node);
+            return Optional.of(Line.of(node));
+        } catch (IOException | Place.Misfit e) {
+            return Optional.empty();
         }
     }
 
-    private List<JsonNode> lines() throws IOException {
-        List<JsonNode> lines = new ArrayList<>();
-        if (isEmpty()) {
-            return lines;
-        }
-        String text = new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
-        for (String line : text.split("\n")) {
-            try {
-                lines.add(JSON.readTree(line));
-            } catch (JsonProcessingException e) {
-                break;
-            }
-        }
-        return lines;
-    }
-
-    private static void put(ArrayNode photos, JsonNode photo) {
+    /** Lays edits over a document that has been read without complaint, in place. */
+    static void replay(List<Line> lines, ObjectNode document) {
+        ArrayNode photos = document.withArray("photos");
+        Map<String, Integer> places = new HashMap<>();
         for (int i = 0; i < photos.size(); i++) {
-            if (photos.get(i).path("file").equals(photo.path("file"))) {
-                photos.set(i, photo);
-                return;
+            places.put(photos.get(i).path("file").asText(), i);
+        }
+        for (Line line : lines) {
+            if (line.node().has("formats")) {
+                document.set("formats", line.node().get("formats"));
+            }
+            for (JsonNode photo : line.node().path("photos")) {
+                Integer place = places.putIfAbsent(photo.path("file").asText(), photos.size());
+                if (place == null) {
+                    photos.add(photo);
+                } else {
+                    photos.set(place, photo);
+                }
             }
         }
-        photos.add(photo);
     }
 }

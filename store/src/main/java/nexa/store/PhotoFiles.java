@@ -1,15 +1,22 @@
 package nexa.store;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryIteratorException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import nexa.core.format.DeliveredFile;
 
 /** Finds the photos in a folder by the endings of their names, without opening them. */
 public final class PhotoFiles {
@@ -19,6 +26,8 @@ public final class PhotoFiles {
     private static final Comparator<String> BY_NAME =
             String.CASE_INSENSITIVE_ORDER.thenComparing(Comparator.naturalOrder());
 
+    private static final int LARGEST_LIST = 64 * 1024 * 1024;
+
     private PhotoFiles() {}
 
     /** Whether a file's name is that of a photo. Hidden files are none. */
@@ -27,6 +36,16 @@ public final class PhotoFiles {
         return dot > 0
                 && name.charAt(0) != '.'
                 && ENDINGS.contains(name.substring(dot + 1).toLowerCase(Locale.ROOT));
+    }
+
+    /** Whether a folder has a file of this name. */
+    static boolean isThere(Path folder, String name) {
+        try {
+            return Files.exists(folder.resolve(name));
+        } catch (InvalidPathException e) {
+            // A name that this system has no bytes for.
+            return false;
+        }
     }
 
     /** The folders in a folder, hidden ones left out, by name; none if it cannot be read. */
@@ -41,18 +60,49 @@ public final class PhotoFiles {
         }
     }
 
-    /** The names of the photos in a folder, not in the folders below it, by name. */
-    static List<String> in(Path folder) throws IOException {
+    /**
+     * The names of the photos in a folder, not in the folders below it, by name. Files that a delivery of these very photos
+     * put there are none.
+     */
+    public static List<String> in(Path folder) throws IOException {
         List<String> names = new ArrayList<>();
+        Map<String, DeliveredFile> results = resultsIn(folder);
         try (DirectoryStream<Path> entries = Files.newDirectoryStream(folder)) {
             for (Path entry : entries) {
                 String name = entry.getFileName().toString();
-                if (isPhoto(name) && Files.isRegularFile(entry)) {
+                if (isPhoto(name) && Files.isRegularFile(entry) && !isResult(entry, results.get(name))) {
                     names.add(name);
                 }
             }
+        } catch (DirectoryIteratorException e) {
+            throw e.getCause();
         }
         names.sort(BY_NAME);
         return names;
+    }
+
+    /** A file that somebody put in a result's place since is a photo. */
+    private static boolean isResult(Path file, DeliveredFile delivered) throws IOException {
+        return delivered != null && Files.size(file) == delivered.length();
+    }
+
+    private static Map<String, DeliveredFile> resultsIn(Path folder) {
+        Map<String, DeliveredFile> results = new HashMap<>();
+        try {
+            String text = new String(
+                    PlainFile.read(folder.resolve(DeliveredFile.LIST), LARGEST_LIST), StandardCharsets.UTF_8);
+            text.lines().map(DeliveredFile::parse).flatMap(Optional::stream).forEach(delivered -> {
+                boolean isOfThisFolder = delivered.source().equals(Optional.of(DeliveredFile.SAME_FOLDER));
+                if (isOfThisFolder) {
+                    results.put(delivered.file(), delivered);
+                } else {
+                    results.remove(delivered.file());
+                }
+            });
+        } catch (IOException e) {
+            // Without a list nothing was delivered here.
+            results.clear();
+        }
+        return results;
     }
 }

@@ -9,6 +9,8 @@ import java.util.function.Function;
 
 /** A value in the shoot document together with where it stands, read strictly. */
 final class Place {
+    private static final double MOST_COUNTED = 0x1p53;
+
     private final JsonNode node;
     private final String path;
 
@@ -52,6 +54,11 @@ final class Place {
         return node.has(name);
     }
 
+    /** The place of a value below this one, for what is wrong with several together. */
+    Misfit misfitAt(String below, String what) {
+        return new Misfit(path.isEmpty() ? below : path + "." + below, what);
+    }
+
     Place required(String name) throws Misfit {
         return optional(name).orElseThrow(() -> misfit("lacks \"" + name + "\""));
     }
@@ -68,6 +75,10 @@ final class Place {
             throw misfit("must be an object, but is " + shown());
         }
         return this;
+    }
+
+    boolean isNull() {
+        return node.isNull();
     }
 
     List<Place> list() throws Misfit {
@@ -117,6 +128,15 @@ final class Place {
             throw misfit("must be a whole number, but is " + shown());
         }
         return (int) value;
+    }
+
+    /** A count that may be larger than {@link #whole} takes: at least 0, and what a double tells exactly. */
+    long count() throws Misfit {
+        double value = number();
+        if (value != Math.rint(value) || value < 0 || value > MOST_COUNTED) {
+            throw misfit("must be a whole number of at least 0, but is " + shown());
+        }
+        return (long) value;
     }
 
     boolean flag() throws Misfit {

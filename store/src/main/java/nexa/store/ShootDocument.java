@@ -1,6 +1,8 @@
 package nexa.store;
 
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.json.JsonReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
@@ -10,14 +12,13 @@ import com.fasterxml.jackson.databind.ObjectWriter;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.MissingNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
+import java.nio.CharBuffer;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Optional;
 import nexa.core.shoot.Shoot;
 
 /**
@@ -25,8 +26,20 @@ import nexa.core.shoot.Shoot;
  *
  * @param shoot the shoot
  * @param tree the document as read; a missing node for a shoot that has none yet
+ * @param stand which of the shoot's states it is
  */
-record ShootDocument(Shoot shoot, JsonNode tree) {
+record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
+    /**
+     * Which of a shoot's states a document holds.
+     *
+     * @param edit how many edits it has seen
+     * @param continues the digest of the document beside the photos that it was made from; {@link Digest#NOTHING} where
+     *     there was none, or a version wrote it that did not say
+     */
+    record Stand(long edit, String continues) {
+        static final Stand FIRST = new Stand(0, Digest.NOTHING);
+    }
+
     private static final ObjectMapper JSON = JsonMapper.builder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -34,44 +47,47 @@ record ShootDocument(Shoot shoot, JsonNode tree) {
             .enable(SerializationFeature.INDENT_OUTPUT)
             .build();
     private static final ObjectWriter WRITER = JSON.writerWithDefaultPrettyPrinter();
-    private static final long LARGEST = 256L * 1024 * 1024;
+
+    /** Far more than the largest shoots need, and little enough to be read in a moment. */
+    private static final int LARGEST = 128 * 1024 * 1024;
+
+    private static final int MOST_PHOTOS = 50_000;
+    private static final int MOST_FORMATS = 500;
+    private static final int MOST_VALUES = 6_000_000;
 
     static ShootDocument of(Shoot shoot) {
-        return new ShootDocument(shoot, MissingNode.getInstance());
+        return new ShootDocument(shoot, MissingNode.getInstance(), Stand.FIRST);
     }
 
     /** @throws ShootProblem if the document cannot be read or does not fit */
     static ShootDocument read(Path file, String folderName) throws ShootProblem {
-        return read(file, folderName, Optional.empty());
+        return read(file, bytes(file), folderName);
     }
 
-    /**
-     * As {@link #read(Path, String)}, with what a journal has laid over it.
-     *
-     * @param journal what was done since the document was saved
-     */
-    static ShootDocument read(Path file, String folderName, Optional<Journal> journal) throws ShootProblem {
+    /** @throws ShootProblem if it is no regular file, too large, or cannot be read */
+    static byte[] bytes(Path file) throws ShootProblem {
         try {
-            if (Files.size(file) > LARGEST) {
-                throw ShootProblem.inDocument(file, "it is larger than any shoot document");
-            }
-            String text = StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(Files.readAllBytes(file)))
-                    .toString();
+            return PlainFile.read(file, LARGEST);
+        } catch (PlainFile.Refused e) {
+            throw ShootProblem.inDocument(file, e.getMessage());
+        } catch (IOException e) {
+            throw new ShootProblem(file + " can't be read: " + e.getMessage(), e);
+        }
+    }
+
+    /** As {@link #read(Path, String)}, of contents that have been read from the file. */
+    static ShootDocument read(Path file, byte[] contents, String folderName) throws ShootProblem {
+        try {
+            String text = text(file, contents);
+            checkCounts(file, text);
             JsonNode tree = JSON.readTree(text);
-            if (journal.isPresent() && tree instanceof ObjectNode document) {
-                journal.get().replay(document);
-            }
-            return new ShootDocument(new DocumentReader(folderName).read(tree), tree);
+            return of(tree, folderName);
         } catch (JsonProcessingException e) {
             String where = e.getLocation() == null
                     ? ""
                     : " (line " + e.getLocation().getLineNr() + ", column "
                             + e.getLocation().getColumnNr() + ")";
             throw ShootProblem.inDocument(file, "it is not whole, or not JSON" + where);
-        } catch (CharacterCodingException e) {
-            throw ShootProblem.inDocument(file, "it is not UTF-8");
         } catch (IOException e) {
             throw new ShootProblem(file + " can't be read: " + e.getMessage(), e);
         } catch (Place.Misfit e) {
@@ -79,20 +95,56 @@ record ShootDocument(Shoot shoot, JsonNode tree) {
         }
     }
 
-    /** The same document with another state of the shoot. */
-    ShootDocument with(Shoot newShoot) {
-        return new ShootDocument(newShoot, tree);
+    private static String text(Path file, byte[] contents) throws ShootProblem {
+        CharsetDecoder decoder = StandardCharsets.UTF_8.newDecoder();
+        ByteBuffer in = ByteBuffer.wrap(contents);
+        CharBuffer out = CharBuffer.allocate(contents.length);
+        CoderResult result = decoder.decode(in, out, true);
+        if (result.isError()) {
+            throw ShootProblem.inDocument(file, "it is not UTF-8 (byte " + in.position() + ")");
+        }
+        return out.flip().toString();
     }
 
-    /** What was done since, laid over a shoot that has no document yet. */
-    ShootDocument with(Journal journal, String folderName) throws IOException, ShootProblem {
-        ObjectNode fresh = writer().write(shoot);
-        journal.replay(fresh);
-        try {
-            return new ShootDocument(new DocumentReader(folderName).read(fresh), fresh);
-        } catch (Place.Misfit e) {
-            throw new ShootProblem("What was done to the shoot can't be read again: " + e.getMessage(), e);
+    /** Counts before anything is built of it: a small file can hold more than memory does. */
+    private static void checkCounts(Path file, String text) throws IOException, ShootProblem {
+        try (JsonParser parser = JSON.createParser(text)) {
+            int values = 0;
+            int depth = 0;
+            int inList = 0;
+            String list = "";
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                if (depth == 1 && token == JsonToken.FIELD_NAME) {
+                    list = parser.currentName();
+                    inList = 0;
+                }
+                inList += depth == 2 && token.isStructStart() ? 1 : 0;
+                depth += token.isStructStart() ? 1 : token.isStructEnd() ? -1 : 0;
+                boolean isTooMany = (list.equals("photos") && inList > MOST_PHOTOS)
+                        || (list.equals("formats") && inList > MOST_FORMATS)
+                        || ++values > MOST_VALUES;
+                if (isTooMany) {
+                    throw ShootProblem.inDocument(
+                            file,
+                            (inList > 0 ? list : "the document") + " has more entries than any shoot (at most "
+                                    + MOST_PHOTOS + " photos and " + MOST_FORMATS + " formats)");
+                }
+            }
         }
+    }
+
+    /** The document that a tree says, whether it was read or made by laying edits over one. */
+    static ShootDocument of(JsonNode tree, String folderName) throws Place.Misfit {
+        return new ShootDocument(new DocumentReader(folderName).read(tree), tree, DocumentReader.stand(tree));
+    }
+
+    /** The same document with another state of the shoot. */
+    ShootDocument with(Shoot newShoot) {
+        return new ShootDocument(newShoot, tree, stand);
+    }
+
+    ShootDocument with(Stand newStand) {
+        return new ShootDocument(shoot, tree, newStand);
     }
 
     DocumentWriter writer() {
@@ -101,7 +153,7 @@ record ShootDocument(Shoot shoot, JsonNode tree) {
 
     byte[] bytes() {
         try {
-            return (WRITER.writeValueAsString(writer().write(shoot)) + "\n").getBytes(StandardCharsets.UTF_8);
+            return (WRITER.writeValueAsString(writer().write(shoot, stand)) + "\n").getBytes(StandardCharsets.UTF_8);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("a shoot could not be written as JSON", e);
         }

@@ -3,30 +3,28 @@ package nexa.store;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.attribute.FileTime;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HexFormat;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import nexa.core.format.Format;
+import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 
 /**
- * A folder of photos and the shoot document kept with it. Where the folder cannot be written, the document is kept in
- * the user's data folder, under a name made from the folder's real path; of two documents the newer one counts.
+ * A folder of photos and the shoot document kept with it. Where the folder cannot be written, the document is kept in the
+ * user's data folder, under a name made from the folder's real path; {@link Opening} tells which of two counts.
  *
  * <p>Nothing is lost on the way: every edit is {@linkplain #record recorded} in a journal before the document is saved,
  * and the journal is replayed at the next opening. Only one window writes; another one opens the shoot read-only. A
- * document that something else has changed meanwhile is never overwritten: the shoot is then kept beside it.
+ * document that something else has changed meanwhile is never overwritten: the shoot is then kept aside.
  *
  * <p>Recording and saving are meant for one thread.
  */
@@ -34,27 +32,41 @@ public final class ShootFolder implements AutoCloseable {
     /** The document's name. */
     public static final String DOCUMENT = "nexa-shoot.json";
 
-    private static final String JOURNAL = ".nexa-shoot.journal";
     private static final String LOCK = ".nexa-shoot.lock";
-    private static final byte[] NO_DOCUMENT = {};
+    private static final int TRIES = 3;
 
     private final Path folder;
     private final UserData userData;
+    private final Disk disk;
+    private final List<Journal> journals;
+    private final List<String> notices = new ArrayList<>();
+    private final Set<String> missing = new HashSet<>();
     private Optional<ShootLock> lock = Optional.empty();
+    /** Whether the lock beside the photos is held, so that there is nobody else to write there. */
+    private boolean writesBeside;
+
     private boolean isReadOnly = true;
+    private boolean isKeptApart;
     private ShootDocument document;
     private List<Path> below = List.of();
-    /** Where the document, its journal and its lock are kept. */
-    private Path home;
+    private long edit;
+    /** What lies beside the photos, as it was read or saved last, to notice when something else has changed it. */
+    private String besideDigest = Digest.NOTHING;
+    /** The document beside the photos that what is done now continues: that one, or the last one there was. */
+    private String lineage = Digest.NOTHING;
+    /** Whether the document kept apart, if there is one, is a state of this shoot's that may be replaced. */
+    private boolean ownsApart;
+    /** What was found at opening, as long as it could not be put in order. */
+    private Optional<Opening> unordered = Optional.empty();
+    /** Where the shoot is kept once its document was changed by something else. */
+    private Optional<Path> aside = Optional.empty();
 
-    private Path savedIn;
-    /** The document's contents as they were read or saved last, to notice when something else has changed them. */
-    private byte[] known = NO_DOCUMENT;
-
-    private ShootFolder(Path folder, UserData userData) {
+    private ShootFolder(Path folder, UserData userData, Disk disk) {
         this.folder = folder;
         this.userData = userData;
-        this.home = folder;
+        this.disk = disk;
+        this.journals = List.of(
+                new Journal(folder.resolve(Journal.NAME), disk), new Journal(apart().resolve(Journal.NAME), disk));
     }
 
     /**
@@ -64,7 +76,11 @@ public final class ShootFolder implements AutoCloseable {
      * @throws ShootProblem if there is no such folder, or its document does not fit
      */
     public static ShootFolder open(Path folder, UserData userData) throws ShootProblem {
-        ShootFolder opened = at(folder, userData);
+        return open(folder, userData, new Disk());
+    }
+
+    static ShootFolder open(Path folder, UserData userData, Disk disk) throws ShootProblem {
+        ShootFolder opened = at(folder, userData, disk);
         opened.takeLock();
         opened.readOrLetGo();
         return opened;
@@ -76,12 +92,12 @@ public final class ShootFolder implements AutoCloseable {
      * @throws ShootProblem as {@link #open} does
      */
     public static ShootFolder look(Path folder, UserData userData) throws ShootProblem {
-        ShootFolder opened = at(folder, userData);
+        ShootFolder opened = at(folder, userData, new Disk());
         opened.readOrLetGo();
         return opened;
     }
 
-    private static ShootFolder at(Path folder, UserData userData) throws ShootProblem {
+    private static ShootFolder at(Path folder, UserData userData, Disk disk) throws ShootProblem {
         if (!Files.isDirectory(folder)) {
             throw new ShootProblem(
                     Files.exists(folder)
@@ -89,7 +105,7 @@ public final class ShootFolder implements AutoCloseable {
                             : folder + " is not there. It may have been moved, or its drive is not connected.");
         }
         try {
-            return new ShootFolder(folder.toRealPath(), userData);
+            return new ShootFolder(folder.toRealPath(), userData, disk);
         } catch (IOException e) {
             throw new ShootProblem(folder + " can't be read: " + e.getMessage(), e);
         }
@@ -98,16 +114,17 @@ public final class ShootFolder implements AutoCloseable {
     private void takeLock() throws ShootProblem {
         try {
             lock = ShootLock.take(folder.resolve(LOCK));
+            writesBeside = lock.isPresent();
         } catch (IOException e) {
-            home = apart();
             try {
-                lock = ShootLock.take(home.resolve(LOCK));
+                lock = ShootLock.take(Files.createDirectories(apart()).resolve(LOCK));
             } catch (IOException again) {
                 again.addSuppressed(e);
                 throw cannotSave(e, again);
             }
         }
         isReadOnly = lock.isEmpty();
+        isKeptApart = !isReadOnly && !writesBeside;
     }
 
     private void readOrLetGo() throws ShootProblem {
@@ -125,36 +142,56 @@ public final class ShootFolder implements AutoCloseable {
     private void read() throws IOException, ShootProblem {
         List<String> files = PhotoFiles.in(folder);
         below = PhotoFiles.foldersIn(folder);
-        Path beside = folder.resolve(DOCUMENT);
-        Path apart = apart().resolve(DOCUMENT);
-        savedIn = modified(apart).compareTo(modified(beside)) > 0 ? apart : beside;
-        String name = folder.getFileName() == null
-                ? folder.toString()
-                : folder.getFileName().toString();
-        Journal journal = journal();
-        if (Files.exists(savedIn)) {
-            known = Files.readAllBytes(savedIn);
-            document = ShootDocument.read(savedIn, name, Optional.of(journal));
+        Opening opening = opening();
+        document = opening.present();
+        besideDigest = opening.besideDigest();
+        lineage = opening.lineage();
+        ownsApart = opening.isApart();
+        edit = document.stand().edit();
+        if (isReadOnly) {
+            notices.addAll(opening.outlook());
         } else {
-            document = ShootDocument.of(Shoot.of(name, Shoot.Order.TIME, StandardFormats.list(), List.of()));
-            if (!journal.isEmpty()) {
-                document = document.with(journal, name);
-            }
+            makeOrder(opening);
+            notices.addAll(opening.notices());
         }
         document = document.with(withPhotos(document.shoot(), files));
     }
 
-    private Journal journal() {
-        return new Journal(home.resolve(JOURNAL));
+    /** Another window may be saving just now: then what was read does not belong together, and is read again. */
+    private Opening opening() throws IOException, ShootProblem {
+        String name = folder.getFileName() == null
+                ? folder.toString()
+                : folder.getFileName().toString();
+        Opening opening = Opening.of(folder.resolve(DOCUMENT), apart().resolve(DOCUMENT), journals, name);
+        for (int i = 1; i < TRIES && !opening.besideDigest().equals(digestBeside()); i++) {
+            opening = Opening.of(folder.resolve(DOCUMENT), apart().resolve(DOCUMENT), journals, name);
+        }
+        return opening;
     }
 
-    private static FileTime modified(Path file) throws IOException {
-        return Files.exists(file) ? Files.getLastModifiedTime(file) : FileTime.fromMillis(Long.MIN_VALUE);
+    private void makeOrder(Opening opening) {
+        try {
+            if (opening.isScattered()) {
+                writeDocument();
+            }
+            opening.tidy(disk);
+        } catch (IOException | ShootProblem e) {
+            // Nothing is lost by that: it all lies where it was and is found again.
+            notices.add(e.getMessage());
+            unordered = Optional.of(opening);
+        }
     }
 
-    private static Shoot withPhotos(Shoot shoot, List<String> files) {
+    private Shoot withPhotos(Shoot shoot, List<String> files) {
+        Set<String> there = new HashSet<>(files);
         Map<String, Photo> photos = new LinkedHashMap<>();
-        shoot.photos().forEach(photo -> photos.put(photo.file(), photo));
+        for (Photo photo : shoot.photos()) {
+            photos.put(photo.file(), photo);
+            if (!there.contains(photo.file()) && !PhotoFiles.isThere(folder, photo.file())) {
+                missing.add(photo.file());
+            }
+        }
+        photos.keySet().removeAll(Renamed.leftNames(shoot, missing));
         files.forEach(file -> photos.computeIfAbsent(file, Photo::untouched));
         return shoot.withPhotos(new ArrayList<>(photos.values()));
     }
@@ -174,9 +211,9 @@ public final class ShootFolder implements AutoCloseable {
         return isReadOnly;
     }
 
-    /** Whether the document is kept away from the photos because their folder cannot be written. */
+    /** Whether what was done last is kept away from the photos because their folder cannot be written. */
     public boolean isKeptApart() {
-        return !home.equals(folder);
+        return isKeptApart;
     }
 
     /** The folders in this one when it was opened. They may hold photos of their own, which are not of this shoot. */
@@ -184,24 +221,35 @@ public final class ShootFolder implements AutoCloseable {
         return below;
     }
 
+    /** The photos of the shoot whose files were not there when it was opened. */
+    public Set<String> missing() {
+        return Set.copyOf(missing);
+    }
+
+    /** What there is to know of how the shoot was found, as whole sentences. */
+    public List<String> notices() {
+        return List.copyOf(notices);
+    }
+
     /**
      * Records an edit so that it outlives a crash, before the shoot is saved.
      *
      * @throws ShootProblem if it can be recorded neither beside the photos nor in the user's data folder
      */
-    public void record(Edit edit) throws ShootProblem {
+    public void record(Edit done) throws ShootProblem {
+        record(done.after(), done.formatsAfter());
+    }
+
+    /**
+     * Records how photos and formats are now; see {@link #record(Edit)}.
+     *
+     * @param formats empty if they are as they were
+     */
+    public void record(List<Photo> photos, Optional<List<Format>> formats) throws ShootProblem {
         requireWritable();
-        try {
-            journal().append(edit, document.writer());
-        } catch (IOException e) {
-            moveApart(e);
-            try {
-                Files.createDirectories(home);
-                journal().append(edit, document.writer());
-            } catch (IOException again) {
-                throw cannotSave(e, again);
-            }
-        }
+        long number = edit + 1;
+        write(isBeside -> journals.get(isBeside ? 0 : 1).append(number, lineage, photos, formats, document.writer()));
+        edit = number;
     }
 
     /**
@@ -213,58 +261,132 @@ public final class ShootFolder implements AutoCloseable {
     public void save(Shoot shoot) throws ShootProblem {
         requireWritable();
         document = document.with(shoot);
-        byte[] bytes = document.bytes();
-        if (Files.exists(savedIn) && !Arrays.equals(known, contents(savedIn))) {
-            keepAside(bytes);
+        if (aside.isPresent()) {
+            saveAside(aside.get());
+        } else if (isChangedOutside()) {
+            keepAside();
+        } else {
+            saveDocument();
         }
-        boolean isAside = !savedIn.getFileName().toString().equals(DOCUMENT);
+    }
+
+    private void saveDocument() throws ShootProblem {
+        writeDocument();
         try {
-            write(isAside ? savedIn : home.resolve(DOCUMENT), bytes);
-        } catch (IOException e) {
-            moveApart(e);
-            try {
-                Files.createDirectories(home);
-                write(home.resolve(DOCUMENT), bytes);
-            } catch (IOException again) {
-                throw cannotSave(e, again);
+            if (!isKeptApart && ownsApart) {
+                Files.deleteIfExists(apart().resolve(DOCUMENT));
             }
+            if (unordered.isPresent()) {
+                unordered.get().tidy(disk);
+                unordered = Optional.empty();
+            }
+            clearJournals();
+        } catch (IOException e) {
+            // What is left is contained in what was saved: its number tells so when the shoot is opened.
         }
     }
 
-    private void write(Path file, byte[] bytes) throws IOException {
-        AtomicFile.write(file, bytes);
-        savedIn = file;
-        known = bytes;
-        journal().clear();
+    private void writeDocument() throws ShootProblem {
+        byte[] bytes = stated().bytes();
+        write(isBeside -> {
+            Path file = home(isBeside).resolve(DOCUMENT);
+            if (!isBeside && !ownsApart && Files.exists(file)) {
+                Files.move(file, KeptAside.freeName(file.getParent(), KeptAside.DOCUMENT));
+            }
+            disk.replace(file, bytes);
+        });
+        if (isKeptApart) {
+            ownsApart = true;
+        } else {
+            besideDigest = Digest.of(bytes);
+            lineage = besideDigest;
+        }
     }
 
-    private void keepAside(byte[] bytes) throws ShootProblem {
-        String time = DateTimeFormatter.ofPattern("yyyy-MM-dd HHmmss").format(LocalDateTime.now());
-        Path aside = home.resolve("nexa-shoot kept aside " + time + ".json");
-        Path changed = savedIn;
+    private ShootDocument stated() {
+        return document.with(new ShootDocument.Stand(edit, lineage));
+    }
+
+    /** A document that is gone, with its drive perhaps, is not a changed one. */
+    private boolean isChangedOutside() throws ShootProblem {
+        return Files.exists(folder.resolve(DOCUMENT), LinkOption.NOFOLLOW_LINKS)
+                && !besideDigest.equals(digestBeside());
+    }
+
+    private void clearJournals() throws IOException {
+        for (Journal journal : journals) {
+            journal.clear();
+        }
+    }
+
+    private void keepAside() throws ShootProblem {
+        List<Path> made = new ArrayList<>();
+        write(isBeside -> {
+            Path file = KeptAside.freeName(home(isBeside), KeptAside.DOCUMENT);
+            disk.replace(file, stated().bytes());
+            made.add(file);
+        });
+        aside = Optional.of(made.get(0));
+        saveAside(made.get(0));
+        throw new ShootProblem(folder.resolve(DOCUMENT)
+                + " was changed by something else and is left as it is. What you do here is kept in " + made.get(0)
+                + " from now on. Open the shoot again to go on with the changed one.");
+    }
+
+    private void saveAside(Path file) throws ShootProblem {
         try {
-            write(aside, bytes);
+            disk.replace(file, stated().bytes());
+            clearJournals();
         } catch (IOException e) {
             throw cannotSave(e, e);
         }
-        throw new ShootProblem(
-                changed + " was changed by something else and is left as it is. What you do here is kept in " + aside
-                        + " from now on. Open the shoot again to go on with the changed one.");
     }
 
-    private static byte[] contents(Path file) throws ShootProblem {
+    /** Something written in one of the two places. */
+    private interface Writing {
+        void to(boolean isBeside) throws IOException;
+    }
+
+    /** Beside the photos whenever that can be done, else apart. */
+    private void write(Writing writing) throws ShootProblem {
+        IOException reason;
         try {
-            return Files.readAllBytes(file);
+            requireLockBeside();
+            writing.to(true);
+            isKeptApart = false;
+            return;
         } catch (IOException e) {
-            throw new ShootProblem(file + " can't be read: " + e.getMessage(), e);
+            reason = e;
+        }
+        try {
+            Files.createDirectories(apart());
+            writing.to(false);
+            isKeptApart = true;
+        } catch (IOException again) {
+            throw cannotSave(reason, again);
         }
     }
 
-    private void moveApart(IOException reason) throws ShootProblem {
-        if (isKeptApart()) {
-            throw cannotSave(reason, reason);
+    /** A folder that could not be written may have become one that can. */
+    private void requireLockBeside() throws IOException {
+        if (!writesBeside) {
+            Optional<ShootLock> now = ShootLock.take(folder.resolve(LOCK));
+            if (now.isEmpty()) {
+                throw new IOException("another window works on this shoot");
+            }
+            lock.ifPresent(ShootLock::close);
+            lock = now;
+            writesBeside = true;
         }
-        home = apart();
+    }
+
+    private Path home(boolean isBeside) {
+        return isBeside ? folder : apart();
+    }
+
+    private String digestBeside() throws ShootProblem {
+        Path file = folder.resolve(DOCUMENT);
+        return Files.exists(file, LinkOption.NOFOLLOW_LINKS) ? Digest.of(ShootDocument.bytes(file)) : Digest.NOTHING;
     }
 
     private void requireWritable() throws ShootProblem {
@@ -281,13 +403,8 @@ public final class ShootFolder implements AutoCloseable {
     }
 
     private Path apart() {
-        try {
-            byte[] key = MessageDigest.getInstance("SHA-256")
-                    .digest(folder.toString().getBytes(StandardCharsets.UTF_8));
-            return userData.shoots().resolve(HexFormat.of().formatHex(key, 0, 12));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        String key = Digest.of(folder.toString().getBytes(StandardCharsets.UTF_8));
+        return userData.shoots().resolve(key.substring(0, 24));
     }
 
     /** Lets another window write from now on. */

@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Kills a program that edits a shoot, at random moments, and looks at what is left. */
 class CrashTest {
-    private static final int KILLS = 50;
+    private static final int KILLS = Integer.getInteger("nexa.kills", 8);
     private static final int PHOTOS = 5;
 
     @TempDir
@@ -93,17 +94,21 @@ class CrashTest {
         assertThat(last).as("edits made in all").isGreaterThan(KILLS);
     }
 
+    /** Another program. */
+    static ProcessBuilder java(Class<?> program, String... arguments) {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-Xshare:auto",
+                "-cp",
+                System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                program.getName()));
+        command.addAll(List.of(arguments));
+        return new ProcessBuilder(command);
+    }
+
     private static int editUntilKilled(Path folder, UserData userData, int from, int upTo) throws Exception {
-        Process editor = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-Xshare:auto",
-                        "-cp",
-                        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                        Editor.class.getName(),
-                        folder.toString(),
-                        userData.folder().toString(),
-                        String.valueOf(from))
+        Process editor = java(Editor.class, folder.toString(), userData.folder().toString(), String.valueOf(from))
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
         int finished = from;

@@ -109,7 +109,14 @@ class ShootDocumentTest {
                     "file": "a.jpg"           | "file": "../a.jpg"         | photos[0].file
                     "file": "a.jpg"           | "file": "/etc/passwd"      | photos[0].file
                     "file": "a.jpg"           | "file": "x/../../a.jpg"    | photos[0].file
-                    "file": "b.jpg"           | "file": "a.jpg"            | listed twice
+                    "file": "b.jpg"           | "file": "a.jpg"            | photos[1].file is listed twice
+                    "id": "free"              | "id": "page"               | formats[1].id is used twice
+                    "dx": 0.02                | "dx": 1e308                | photos[1].crops.page.tune
+                    "zoom": 1.04              | "zoom": 1e308              | photos[1].crops.page.tune
+                    "size": [0.61, 0.3050]    | "size": [0.61, 1e-300]     | photos[0].crops.page
+                    "radius": 0.08            | "radius": 1e-300           | photos[0].subject
+                    "nexa": 1                 | "nexa": 1, "edit": -1      | edit must be
+                    "nexa": 1                 | "nexa": 1, "edit": 1.5     | edit must be
                     "radius": 0.08            | "radius": 0                | photos[0].subject
                     "turn": 90                | "turn": 45                 | photos[0].turn
                     "mirror": true            | "mirror": "yes"            | photos[0].mirror
@@ -120,9 +127,9 @@ class ShootDocumentTest {
                     "size": [0.61, 0.3050]    | "sides": [0.5, 0.3]        | lacks "size"
                     "state": "own"            | "state": "lead"            | photos[0].crops.page.state
                     "zoom": 1.04              | "zoom": 0                  | photos[1].crops.page.tune
-                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "b.jpg" } | a crop of its own
-                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "c.jpg" } | not a photo of this shoot
-                    "leads": { "wide": "a.jpg" } | "leads": { }            | has no lead
+                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "b.jpg" } | formats[0].leads.wide must have a crop of its own
+                    "leads": { "wide": "a.jpg" } | "leads": { "wide": "c.jpg" } | formats[0].leads.wide is not a photo of this shoot
+                    "leads": { "wide": "a.jpg" } | "leads": { }            | photos[1].crops.page follows
                     "ratio": "4:3"            | "ratio": "4:0"             | formats[0].ratio
                     "width": 16               | "width": 18                | 0.5 %
                     "unit": "cm"              | "unit": "feet"             | formats[0].size.unit
@@ -156,5 +163,40 @@ class ShootDocumentTest {
         Path file = folder.resolve(ShootFolder.DOCUMENT);
         Files.writeString(file, json);
         return ShootDocument.read(file, "folder");
+    }
+
+    @Test
+    void whatIsNoSubjectByHandStaysNone() throws Exception {
+        Shoot shoot = read("{\"nexa\":1,\"photos\":[{\"file\":\"a.jpg\",\"subject\":null},{\"file\":\"b.jpg\"}]}")
+                .shoot();
+        assertThat(shoot.photo("a.jpg").hasNoSubject()).isTrue();
+        assertThat(shoot.photo("b.jpg").hasNoSubject()).isFalse();
+        JsonNode written =
+                new ObjectMapper().readTree(ShootDocument.of(shoot).bytes()).get("photos");
+        assertThat(written.get(0).get("subject").isNull()).isTrue();
+        assertThat(written.get(1).has("subject")).isFalse();
+    }
+
+    @Test
+    void moreThanAnyShootIsRefusedBeforeItIsBuilt() {
+        String photo = "{\"file\":\"a\"}";
+        String many = "{\"nexa\":1,\"photos\":[" + (photo + ",").repeat(60_000) + photo + "]}";
+        assertThatExceptionOfType(ShootProblem.class)
+                .isThrownBy(() -> read(many))
+                .withMessageContaining("photos has more entries");
+        String formats = "{\"nexa\":1,\"formats\":[" + "{},".repeat(600) + "{}]}";
+        assertThatExceptionOfType(ShootProblem.class)
+                .isThrownBy(() -> read(formats))
+                .withMessageContaining("formats has more entries");
+    }
+
+    @Test
+    void whatIsNotUtf8IsNamedWithItsPlace() throws Exception {
+        byte[] bytes = "{ \"nexa\": 1, \"title\": \"?\" }".getBytes(StandardCharsets.US_ASCII);
+        bytes[24] = (byte) 0xE4;
+        Path file = Files.write(folder.resolve(ShootFolder.DOCUMENT), bytes);
+        assertThatExceptionOfType(ShootProblem.class)
+                .isThrownBy(() -> ShootDocument.read(file, "folder"))
+                .withMessageContaining("not UTF-8 (byte 24)");
     }
 }

@@ -6,13 +6,25 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import nexa.core.geometry.Angle;
+import nexa.core.series.Renamed;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.condition.DisabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ShootFolderTest {
     @TempDir
@@ -106,9 +118,9 @@ class ShootFolderTest {
 
     @Test
     void whereTheFolderCannotBeWrittenTheShootIsKeptInTheUsersData() throws Exception {
-        Path obstacle = Files.createDirectory(folder.resolve("." + ShootFolder.DOCUMENT + ".tmp"));
-        Files.createFile(obstacle.resolve("in the way"));
-        ShootFolder first = ShootFolder.open(folder, userData);
+        FullDisk disk = new FullDisk(folder);
+        disk.hasNoRoomForFiles = true;
+        ShootFolder first = ShootFolder.open(folder, userData, disk);
         Shoot turned = first.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(3)));
         first.save(turned);
         assertThat(first.isKeptApart()).isTrue();
@@ -119,9 +131,9 @@ class ShootFolderTest {
 
     @Test
     void whereNeitherCanBeWrittenTheMessageNamesBothAndWhatIsSafe() throws Exception {
-        Path obstacle = Files.createDirectory(folder.resolve("." + ShootFolder.DOCUMENT + ".tmp"));
-        Files.createFile(obstacle.resolve("in the way"));
-        ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createFile(temporary.resolve("file"))));
+        FullDisk disk = new FullDisk(folder);
+        disk.hasNoRoomForFiles = true;
+        ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createFile(temporary.resolve("file"))), disk);
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> opened.save(opened.shoot()))
                 .withMessageContaining("spring firing")
@@ -148,5 +160,152 @@ class ShootFolderTest {
         recent.add(temporary.resolve("gone"));
         recent.add(folder);
         assertThat(new RecentShoots(userData).list()).containsExactly(folder, other);
+    }
+
+    @Test
+    void aSecondOpeningInOneProgramLeavesTheLockToTheFirst() throws Exception {
+        try (ShootFolder first = ShootFolder.open(folder, userData)) {
+            ShootFolder.open(folder, userData).close();
+            assertThat(isLockedForOtherPrograms()).isTrue();
+            assertThat(first.isReadOnly()).isFalse();
+        }
+        assertThat(isLockedForOtherPrograms()).isFalse();
+    }
+
+    /** Another program, since one program's locks are no matter to itself. */
+    private boolean isLockedForOtherPrograms() throws Exception {
+        return CrashTest.java(
+                                LookingOn.class,
+                                folder.toString(),
+                                userData.folder().toString())
+                        .start()
+                        .waitFor()
+                == LookingOn.IS_READ_ONLY;
+    }
+
+    /** The other program. */
+    public static final class LookingOn {
+        static final int IS_READ_ONLY = 7;
+
+        private LookingOn() {}
+
+        public static void main(String[] arguments) throws Exception {
+            try (ShootFolder opened = ShootFolder.open(Path.of(arguments[0]), new UserData(Path.of(arguments[1])))) {
+                System.exit(opened.isReadOnly() ? IS_READ_ONLY : 0);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {ShootFolder.DOCUMENT, ".nexa-shoot.journal", ".nexa-shoot.lock"})
+    @Timeout(20)
+    @DisabledOnOs(OS.WINDOWS)
+    void aPipeOfTheNameOfAFileOfNexasKeepsNobodyWaiting(String name) throws Exception {
+        assertThat(new ProcessBuilder("mkfifo", folder.resolve(name).toString())
+                        .start()
+                        .waitFor())
+                .isZero();
+        if (name.equals(ShootFolder.DOCUMENT)) {
+            assertThatExceptionOfType(ShootProblem.class)
+                    .isThrownBy(() -> ShootFolder.open(folder, userData))
+                    .withMessageContaining("not a regular file");
+        } else {
+            assertIsKeptApart();
+        }
+    }
+
+    private void assertIsKeptApart() throws Exception {
+        Shoot turned;
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            turned = opened.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(2)));
+            opened.record(Edit.between(Edit.Kind.LEVEL, Optional.empty(), opened.shoot(), turned));
+        }
+        assertThat(ShootFolder.look(folder, userData).shoot()).isEqualTo(turned);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {".nexa-shoot.journal", ".nexa-shoot.lock", ShootFolder.DOCUMENT})
+    @DisabledOnOs(OS.WINDOWS)
+    void aLinkIsNeverWrittenThrough(String name) throws Exception {
+        Path photo = Files.writeString(temporary.resolve("photo.jpg"), "{ \"nexa\": 1 }");
+        Files.createSymbolicLink(folder.resolve(name), photo);
+        assertIsKeptApart();
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            opened.save(opened.shoot());
+        }
+        assertThat(photo).hasContent("{ \"nexa\": 1 }");
+    }
+
+    @Test
+    @DisabledOnOs(OS.WINDOWS)
+    void aDocumentThatLeadsToAnEndlessDeviceIsRefused() throws Exception {
+        Files.createSymbolicLink(folder.resolve(ShootFolder.DOCUMENT), Path.of("/dev/zero"));
+        assertThatExceptionOfType(ShootProblem.class)
+                .isThrownBy(() -> ShootFolder.look(folder, userData))
+                .withMessageContaining("not a regular file");
+    }
+
+    @Test
+    void aBrokenLineOfTheJournalIsToldAndTheOthersAreKept() throws Exception {
+        Shoot last;
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            Shoot one = opened.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(1)));
+            opened.record(Edit.between(Edit.Kind.LEVEL, Optional.empty(), opened.shoot(), one));
+            last = one.with("b.JPG", photo -> photo.withAngle(new Angle(2)));
+            opened.record(Edit.between(Edit.Kind.LEVEL, Optional.empty(), one, last));
+        }
+        Path journal = folder.resolve(".nexa-shoot.journal");
+        List<String> lines = Files.readAllLines(journal);
+        String tooFar = lines.get(0).replace("1.0", "99.0");
+        Files.write(journal, List.of("garbage", lines.get(0), tooFar, lines.get(1)));
+
+        ShootFolder looking = ShootFolder.look(folder, userData);
+        assertThat(looking.shoot()).isEqualTo(last);
+        assertThat(looking.notices()).anyMatch(notice -> notice.contains("2 of 4 edits"));
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            assertThat(opened.shoot()).isEqualTo(last);
+            assertThat(opened.notices()).anyMatch(notice -> notice.contains("journal kept aside"));
+        }
+        assertThat(journal).doesNotExist();
+        try (ShootFolder again = ShootFolder.open(folder, userData)) {
+            assertThat(again.shoot()).isEqualTo(last);
+            assertThat(again.notices()).isEmpty();
+        }
+    }
+
+    @Test
+    void aDocumentOfTheFutureBesideThePhotosHidesNothingThatWasSavedApart() throws Exception {
+        FullDisk disk = new FullDisk(folder);
+        try (ShootFolder opened = ShootFolder.open(folder, userData, disk)) {
+            opened.save(opened.shoot());
+            disk.hasNoRoomForFiles = true;
+            Shoot turned = opened.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(3)));
+            opened.record(Edit.between(Edit.Kind.LEVEL, Optional.empty(), opened.shoot(), turned));
+            opened.save(turned);
+        }
+        Files.setLastModifiedTime(
+                folder.resolve(ShootFolder.DOCUMENT), FileTime.from(Instant.parse("2099-01-01T00:00:00Z")));
+        assertThat(ShootFolder.look(folder, userData).shoot().photo("a.jpg").angle())
+                .isEqualTo(new Angle(3));
+    }
+
+    @Test
+    void aPhotoUnderItsNewNameLeavesNoCellOfItsOldOne() throws Exception {
+        FileIdentity identity = new FileIdentity(7, "f00d");
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            Shoot known = opened.shoot()
+                    .with("a.jpg", photo -> photo.withIdentity(identity).withAngle(new Angle(2)));
+            opened.save(known);
+        }
+        Files.move(folder.resolve("a.jpg"), folder.resolve("z.jpg"));
+        try (ShootFolder opened = ShootFolder.open(folder, userData)) {
+            assertThat(opened.missing()).containsExactly("a.jpg");
+            Shoot read = opened.shoot().with("z.jpg", photo -> photo.withIdentity(identity));
+            assertThat(Renamed.find(read, opened.missing())).containsExactly(Map.entry("a.jpg", "z.jpg"));
+            opened.save(Renamed.takeAlong(read, Map.of("a.jpg", "z.jpg")));
+        }
+        Shoot again = ShootFolder.look(folder, userData).shoot();
+        assertThat(again.photo("z.jpg").angle()).isEqualTo(new Angle(2));
+        assertThat(again.find("a.jpg")).isEmpty();
     }
 }

@@ -15,6 +15,9 @@ public final class NamePattern {
 
     private static final Pattern WORD = Pattern.compile("\\{([^{}]*)}");
     private static final Pattern UNFIT = Pattern.compile("[\\p{Cntrl}/\\\\:*?\"<>|]");
+    /** A name that begins with a dot is that of a hidden file. */
+    private static final Pattern HIDDEN = Pattern.compile("^[. ]+");
+
     private static final Pattern ENDS_BADLY = Pattern.compile("[. ]+$");
     private static final Pattern RESERVED = Pattern.compile("(?i)(con|prn|aux|nul|com[1-9]|lpt[1-9])(\\..*)?");
 
@@ -51,7 +54,9 @@ public final class NamePattern {
 
     /** A text made fit to be a file's name on all common file systems. */
     public static String clean(String text) {
-        String fit = shortened(UNFIT.matcher(text).replaceAll("-").strip());
+        String shown =
+                HIDDEN.matcher(UNFIT.matcher(text).replaceAll("-").strip()).replaceAll("");
+        String fit = shortened(shown);
         fit = ENDS_BADLY.matcher(fit).replaceAll("");
         if (fit.isEmpty()) {
             return "photo";

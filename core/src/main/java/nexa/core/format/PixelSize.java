@@ -12,9 +12,13 @@ public record PixelSize(int width, int height) {
         Require.within("height in pixels", height, 1, Integer.MAX_VALUE);
     }
 
-    /** Rounded to whole pixels, never below 1. */
+    /** Rounded to whole pixels, never below 1 nor above what an {@code int} holds. */
     public static PixelSize nearest(Size size) {
-        return new PixelSize((int) Math.max(1, Math.round(size.width())), (int) Math.max(1, Math.round(size.height())));
+        return new PixelSize(nearest(size.width()), nearest(size.height()));
+    }
+
+    private static int nearest(double side) {
+        return (int) Math.max(1, Math.min(Integer.MAX_VALUE, Math.round(side)));
     }
 
     public Size size() {

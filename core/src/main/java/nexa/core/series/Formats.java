@@ -54,8 +54,11 @@ public final class Formats {
             Wish wish = new Wish(
                     own.wish().centre(),
                     new Size(
-                            wished.width() / photo.size().width(),
-                            wished.height() / photo.size().height()));
+                            Math.max(
+                                    Wish.SMALLEST, wished.width() / photo.size().width()),
+                            Math.max(
+                                    Wish.SMALLEST,
+                                    wished.height() / photo.size().height())));
             return entry.withPlacement(new Placement.Own(wish));
         }
         return entry;

@@ -82,7 +82,7 @@ public enum Reorient {
         int way = photo.isMirrored() ? 270 : 90;
         QuarterTurn turn = QuarterTurn.of((photo.turn().degrees() + way) % 360);
         return photo.withTurn(turn, photo.isMirrored())
-                .withSubject(photo.subject().map(spot -> new Subject(quarter(spot.at()), spot.radius())));
+                .movingSubject(spot -> new Subject(quarter(spot.at()), spot.radius()));
     }
 
     private static CropEntry quarter(CropEntry entry, Photo turned, Format format) {
@@ -115,7 +115,7 @@ public enum Reorient {
     private static Photo mirrored(Photo photo) {
         Photo turned = photo.withTurn(photo.turn(), !photo.isMirrored())
                 .withAngle(new Angle(0 - photo.angle().degrees()))
-                .withSubject(photo.subject().map(spot -> new Subject(mirrored(spot.at()), spot.radius())));
+                .movingSubject(spot -> new Subject(mirrored(spot.at()), spot.radius()));
         for (Map.Entry<String, CropEntry> entry : photo.crops().entrySet()) {
             turned = turned.withEntry(entry.getKey(), mirrored(entry.getValue()));
         }

@@ -3,6 +3,7 @@ package nexa.core.shoot;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Outline;
@@ -13,22 +14,30 @@ import nexa.core.geometry.Size;
  *
  * @param file its name in the shoot's folder; names the photo
  * @param pixels after the EXIF orientation, before {@code turn}; empty until the photo has been read
+ * @param identity by which its file is known again under another name; empty until the photo has been read
  * @param isMirrored left to right, after the quarter turn
+ * @param hasNoSubject whether the photographer said that it is about nothing, so that what its camera marked does not
+ *     count; only without a subject
  * @param crops by format id; a format without an entry is untouched
  */
 public record Photo(
         String file,
         Optional<PixelSize> pixels,
+        Optional<FileIdentity> identity,
         QuarterTurn turn,
         boolean isMirrored,
         Mark mark,
         Angle angle,
         Optional<Subject> subject,
+        boolean hasNoSubject,
         Map<String, CropEntry> crops) {
 
     public Photo {
         if (file.isBlank()) {
             throw new IllegalArgumentException("a photo's file name must not be empty");
+        }
+        if (hasNoSubject && subject.isPresent()) {
+            throw new IllegalArgumentException(file + " has a subject and is said to have none");
         }
         crops = Map.copyOf(crops);
     }
@@ -36,7 +45,27 @@ public record Photo(
     /** A photo nobody has said anything of. */
     public static Photo untouched(String file) {
         return new Photo(
-                file, Optional.empty(), QuarterTurn.NONE, false, Mark.OPEN, Angle.NONE, Optional.empty(), Map.of());
+                file,
+                Optional.empty(),
+                Optional.empty(),
+                QuarterTurn.NONE,
+                false,
+                Mark.OPEN,
+                Angle.NONE,
+                Optional.empty(),
+                false,
+                Map.of());
+    }
+
+    /** Whether nobody has said anything of it. */
+    public boolean isUntouched() {
+        return equals(untouched(file).read(pixels, identity));
+    }
+
+    /** Whether nobody has said anything of it; what its camera marked does not count. */
+    public boolean isUntouchedByHand() {
+        return new Photo(file, pixels, identity, turn, isMirrored, mark, angle, Optional.empty(), hasNoSubject, crops)
+                .isUntouched();
     }
 
     /**
@@ -64,23 +93,38 @@ public record Photo(
     }
 
     public Photo withPixels(PixelSize newPixels) {
-        return new Photo(file, Optional.of(newPixels), turn, isMirrored, mark, angle, subject, crops);
+        return read(Optional.of(newPixels), identity);
+    }
+
+    public Photo withIdentity(FileIdentity newIdentity) {
+        return read(pixels, Optional.of(newIdentity));
+    }
+
+    private Photo read(Optional<PixelSize> newPixels, Optional<FileIdentity> newIdentity) {
+        return new Photo(file, newPixels, newIdentity, turn, isMirrored, mark, angle, subject, hasNoSubject, crops);
     }
 
     public Photo withAngle(Angle newAngle) {
-        return new Photo(file, pixels, turn, isMirrored, mark, newAngle, subject, crops);
+        return new Photo(file, pixels, identity, turn, isMirrored, mark, newAngle, subject, hasNoSubject, crops);
     }
 
     public Photo withTurn(QuarterTurn newTurn, boolean mirrored) {
-        return new Photo(file, pixels, newTurn, mirrored, mark, angle, subject, crops);
+        return new Photo(file, pixels, identity, newTurn, mirrored, mark, angle, subject, hasNoSubject, crops);
     }
 
     public Photo withMark(Mark newMark) {
-        return new Photo(file, pixels, turn, isMirrored, newMark, angle, subject, crops);
+        return new Photo(file, pixels, identity, turn, isMirrored, newMark, angle, subject, hasNoSubject, crops);
     }
 
+    /** What the photographer says it is about; empty says that it is about nothing. */
     public Photo withSubject(Optional<Subject> newSubject) {
-        return new Photo(file, pixels, turn, isMirrored, mark, angle, newSubject, crops);
+        return new Photo(
+                file, pixels, identity, turn, isMirrored, mark, angle, newSubject, newSubject.isEmpty(), crops);
+    }
+
+    /** The subject, if there is one, where it lies after the photo was turned or mirrored. */
+    public Photo movingSubject(UnaryOperator<Subject> move) {
+        return subject.map(spot -> withSubject(Optional.of(move.apply(spot)))).orElse(this);
     }
 
     public Photo withEntry(String format, CropEntry entry) {
@@ -90,12 +134,21 @@ public record Photo(
         } else {
             changed.put(format, entry);
         }
-        return new Photo(file, pixels, turn, isMirrored, mark, angle, subject, changed);
+        return new Photo(file, pixels, identity, turn, isMirrored, mark, angle, subject, hasNoSubject, changed);
     }
 
-    /** This photo with what was said of another state of it, keeping what was read of it. */
-    Photo saying(Photo other) {
+    /** This photo with what was said of another one, or of another state of it, keeping what was read of it. */
+    public Photo saying(Photo other) {
         return new Photo(
-                file, pixels, other.turn, other.isMirrored, other.mark, other.angle, other.subject, other.crops);
+                file,
+                pixels,
+                identity,
+                other.turn,
+                other.isMirrored,
+                other.mark,
+                other.angle,
+                other.subject,
+                other.hasNoSubject,
+                other.crops);
     }
 }

@@ -9,15 +9,18 @@ import nexa.core.geometry.Size;
  * The point that marks what a photo is about.
  *
  * @param at as fractions of the photo's width and height, 0 … 1
- * @param radius as a share of the photo's short side, above 0 and at most 1, if there is one
+ * @param radius as a share of the photo's short side, from {@link #SMALLEST} to 1, if there is one
  */
 public record Subject(Point at, OptionalDouble radius) {
+    /** Less than a pixel of any photo. */
+    public static final double SMALLEST = 1e-6;
+
     /** @throws IllegalArgumentException for a point outside the photo and a radius out of range */
     public Subject {
         Require.within("subject across", at.x(), 0, 1);
         Require.within("subject down", at.y(), 0, 1);
         if (radius.isPresent()) {
-            Require.within("subject radius", Require.positive("subject radius", radius.getAsDouble()), 0, 1);
+            Require.within("subject radius", radius.getAsDouble(), SMALLEST, 1);
         }
     }
 

@@ -150,7 +150,7 @@ public record PhotoFacts(
         }
         double diameter = area.length == 3 ? area[2] : area.length == 4 ? Math.min(area[2], area[3]) : 0;
         double radius = diameter / 2 / Math.min(stored.width(), stored.height());
-        boolean hasRadius = radius > 0 && radius <= 1;
+        boolean hasRadius = radius >= Subject.SMALLEST && radius <= 1;
         return Optional.of(new Subject(
                 orientation.seen(new Point(x, y)), hasRadius ? OptionalDouble.of(radius) : OptionalDouble.empty()));
     }

@@ -1,0 +1,311 @@
+package nexa.store;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import nexa.core.shoot.Shoot;
+
+/**
+ * Tells what of all that lies about a shoot is its present state. There is one rule: every document and every line of a
+ * journal says which edit it is and which document <em>beside the photos</em> it continues.
+ *
+ * <ul>
+ *   <li>What continues the document that lies beside the photos now, with a higher edit number, is newer: a document kept
+ *       apart opens, and lines are laid over.
+ *   <li>What continues the same document as that one does, with no higher number, is contained in it.
+ *   <li>Everything else belongs to another document, one that was replaced, restored or changed outside meanwhile. It is
+ *       never laid over this one, but kept under another name.
+ * </ul>
+ *
+ * No clock decides anything.
+ */
+final class Opening {
+    private final String folderName;
+    private final Path apartFile;
+    private final List<Journal> journals;
+    private Optional<ShootDocument> apart = Optional.empty();
+    private ShootDocument present;
+    private Path presentFile;
+    /** Which document beside the photos the present state continues. */
+    private String lineage = Digest.NOTHING;
+
+    private String besideNow = Digest.NOTHING;
+
+    private boolean isApartStrange;
+    private boolean isApartContained;
+    private int replayed;
+    private final List<Journal> leftJournals = new ArrayList<>();
+    private final List<Journal.Line> strange = new ArrayList<>();
+    private final List<Journal> strangeJournals = new ArrayList<>();
+    private final List<String> notices = new ArrayList<>();
+
+    private Opening(String folderName, Path apartFile, List<Journal> journals) {
+        this.folderName = folderName;
+        this.apartFile = apartFile;
+        this.journals = journals;
+    }
+
+    /**
+     * Reads everything, and changes nothing on disk.
+     *
+     * @param besideFile the document beside the photos
+     * @param apartFile the document kept apart
+     * @param journals in both places
+     * @throws ShootProblem if the document that counts cannot be read or does not fit
+     */
+    static Opening of(Path besideFile, Path apartFile, List<Journal> journals, String folderName)
+            throws ShootProblem, IOException {
+        Opening opening = new Opening(folderName, apartFile, journals);
+        opening.choose(besideFile);
+        opening.layLinesOver();
+        return opening;
+    }
+
+    private void choose(Path besideFile) throws ShootProblem {
+        byte[] besideBytes = isThere(besideFile) ? ShootDocument.bytes(besideFile) : new byte[0];
+        String besideDigest = isThere(besideFile) ? Digest.of(besideBytes) : Digest.NOTHING;
+        readApart(isThere(besideFile));
+        boolean opensApart = apart.isPresent()
+                && (!isThere(besideFile)
+                        || (apart.get().stand().continues().equals(besideDigest)
+                                && !isOlderThan(besideFile, besideBytes)));
+        if (opensApart) {
+            present = apart.get();
+            presentFile = apartFile;
+            lineage = present.stand().continues();
+        } else if (isThere(besideFile)) {
+            present = ShootDocument.read(besideFile, besideBytes, folderName);
+            presentFile = besideFile;
+            lineage = besideDigest;
+            judgeApart();
+        } else {
+            present = ShootDocument.of(Shoot.of(folderName, Shoot.Order.TIME, StandardFormats.list(), List.of()));
+            presentFile = besideFile;
+        }
+        besideNow = besideDigest;
+    }
+
+    private boolean isOlderThan(Path besideFile, byte[] besideBytes) {
+        try {
+            ShootDocument document = ShootDocument.read(besideFile, besideBytes, folderName);
+            return apart.orElseThrow().stand().edit() < document.stand().edit();
+        } catch (ShootProblem e) {
+            // The one apart was made of these very bytes, so it is what there is of the shoot.
+            return false;
+        }
+    }
+
+    private void readApart(boolean hasBeside) throws ShootProblem {
+        if (!isThere(apartFile)) {
+            return;
+        }
+        try {
+            apart = Optional.of(ShootDocument.read(apartFile, folderName));
+        } catch (ShootProblem e) {
+            if (!hasBeside) {
+                throw e;
+            }
+            notices.add(e.getMessage());
+        }
+    }
+
+    private void judgeApart() {
+        if (apart.isPresent()) {
+            ShootDocument.Stand kept = apart.get().stand();
+            isApartContained = kept.continues().equals(present.stand().continues())
+                    && kept.edit() > 0
+                    && kept.edit() <= present.stand().edit();
+            isApartStrange = !isApartContained;
+        }
+    }
+
+    private void layLinesOver() throws IOException, ShootProblem {
+        List<Journal.Line> newer = new ArrayList<>();
+        for (Journal journal : journals) {
+            Journal.Contents contents;
+            try {
+                contents = journal.read();
+            } catch (PlainFile.Refused e) {
+                notices.add(journal.file() + " can't be used: " + e.getMessage() + ". It was left as it is.");
+                continue;
+            }
+            boolean isStrange = contents.broken() > 0;
+            for (Journal.Line line : contents.lines()) {
+                if (isNewer(line, journal)) {
+                    newer.add(line);
+                } else if (!isContained(line)) {
+                    strange.add(line);
+                    isStrange = true;
+                }
+            }
+            if (contents.broken() > 0) {
+                notices.add("Part of the journal " + journal.file() + " could not be read: "
+                        + contents.lines().size() + " of " + (contents.lines().size() + contents.broken())
+                        + " edits in it were kept.");
+            }
+            if (isStrange) {
+                strangeJournals.add(journal);
+            } else if (!journal.isEmpty()) {
+                leftJournals.add(journal);
+            }
+        }
+        newer.sort(Comparator.comparingLong(Journal.Line::edit));
+        layOver(newer);
+    }
+
+    /** A line of an earlier version says nothing of itself: it belongs to the document in its own place. */
+    private boolean isNewer(Journal.Line line, Journal journal) {
+        if (line.continues().isEmpty()) {
+            return journal.file().getParent().equals(presentFile.getParent());
+        }
+        return line.continues().get().equals(lineage)
+                && line.edit() > present.stand().edit();
+    }
+
+    private boolean isContained(Journal.Line line) {
+        boolean isOfPresent = line.continues().isPresent()
+                && (line.continues().get().equals(present.stand().continues())
+                        || line.continues().get().equals(lineage));
+        return isOfPresent && line.edit() <= present.stand().edit();
+    }
+
+    private void layOver(List<Journal.Line> lines) throws ShootProblem {
+        int good = lines.size();
+        Optional<ShootDocument> laid = laidOver(lines);
+        if (laid.isEmpty()) {
+            // Each line fits, but not all of them together: as many as do.
+            int from = 0;
+            while (from < good - 1) {
+                int middle = (from + good) / 2;
+                if (laidOver(lines.subList(0, middle)).isPresent()) {
+                    from = middle;
+                } else {
+                    good = middle;
+                }
+            }
+            good = from;
+            laid = laidOver(lines.subList(0, good));
+            notices.add("The journal of the shoot does not fit its document: " + good + " of " + lines.size()
+                    + " edits in it were kept.");
+            strangeJournals.addAll(leftJournals);
+            leftJournals.clear();
+        }
+        replayed = good;
+        present = laid.orElse(present);
+    }
+
+    /** The present document with lines laid over it; empty if they do not fit together. */
+    private Optional<ShootDocument> laidOver(List<Journal.Line> lines) {
+        if (lines.isEmpty()) {
+            return Optional.of(present);
+        }
+        ObjectNode tree = present.writer().write(present.shoot(), present.stand());
+        Journal.replay(lines, tree);
+        long edit =
+                Math.max(present.stand().edit() + 1, lines.get(lines.size() - 1).edit());
+        try {
+            return Optional.of(ShootDocument.of(tree, folderName)
+                    .with(new ShootDocument.Stand(edit, present.stand().continues())));
+        } catch (Place.Misfit e) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean isThere(Path file) {
+        return Files.exists(file, LinkOption.NOFOLLOW_LINKS);
+    }
+
+    /** The shoot as it was left. */
+    ShootDocument present() {
+        return present;
+    }
+
+    /** The digest of what lies beside the photos now. */
+    String besideDigest() {
+        return besideNow;
+    }
+
+    /** The digest of the document beside the photos that the present state continues. */
+    String lineage() {
+        return lineage;
+    }
+
+    /** Whether the document kept apart is the present one, or contained in it. */
+    boolean isApart() {
+        return presentFile.equals(apartFile) || isApartContained;
+    }
+
+    /** Whether the present state is not in any one document yet. */
+    boolean isScattered() {
+        return replayed > 0;
+    }
+
+    /**
+     * Makes order on disk, once the present state has been saved: what is contained in it goes, what belongs to another
+     * document gets another name.
+     */
+    void tidy(Disk disk) throws IOException {
+        if (isApartContained) {
+            Files.deleteIfExists(apartFile);
+        }
+        for (Journal journal : leftJournals) {
+            journal.clear();
+        }
+        Optional<KeptAside> otherDocument = Optional.empty();
+        if (isApartStrange) {
+            Path kept = KeptAside.freeName(apartFile.getParent(), KeptAside.DOCUMENT);
+            Files.move(apartFile, kept);
+            otherDocument = Optional.of(new KeptAside(kept, apart.orElseThrow()));
+        }
+        for (Journal journal : strangeJournals) {
+            keepAside(journal, otherDocument, disk);
+        }
+        if (isApartStrange) {
+            notices.add("The shoot's document was replaced or changed outside. What was done here since is kept in "
+                    + otherDocument.orElseThrow().file()
+                    + "; to go on with that, put it in the place of " + ShootFolder.DOCUMENT + ".");
+        }
+    }
+
+    /** Lines of another document are laid over that one, if it is still there. */
+    private void keepAside(Journal journal, Optional<KeptAside> otherDocument, Disk disk) throws IOException {
+        List<KeptAside> documents = new ArrayList<>();
+        otherDocument.ifPresent(documents::add);
+        for (Journal each : journals) {
+            documents.addAll(KeptAside.in(each.file().getParent(), folderName));
+        }
+        Journal.Contents contents = journal.read();
+        boolean isFolded = contents.broken() == 0
+                && documents.stream().anyMatch(document -> document.takes(contents.lines(), folderName, disk));
+        if (isFolded) {
+            journal.clear();
+        } else {
+            Path kept = KeptAside.freeName(journal.file().getParent(), KeptAside.JOURNAL);
+            Files.move(journal.file(), kept);
+            notices.add("Edits that are not part of the shoot as it is now are kept in " + kept + ".");
+        }
+    }
+
+    /** What a photographer should know of it, as whole sentences. */
+    List<String> notices() {
+        return List.copyOf(notices);
+    }
+
+    /** As {@link #notices}, where nothing is changed on disk: with what waits to be put in order. */
+    List<String> outlook() {
+        List<String> all = new ArrayList<>(notices);
+        if (isApartStrange) {
+            all.add("The shoot's document was replaced or changed outside. What was done here since lies in "
+                    + apartFile + ".");
+        }
+        strangeJournals.forEach(
+                journal -> all.add("Edits that are not part of the shoot as it is now lie in " + journal.file() + "."));
+        return all;
+    }
+}

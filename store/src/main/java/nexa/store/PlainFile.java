@@ -1,0 +1,62 @@
+package nexa.store;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+
+/**
+ * Reads files of which nobody knows what they are: only regular ones are opened, since a pipe would keep one waiting and a
+ * device never end, and none is read beyond its bound.
+ */
+final class PlainFile {
+    private PlainFile() {}
+
+    /** What is said of a file that is not read. */
+    static final class Refused extends IOException {
+        private static final long serialVersionUID = 1L;
+
+        Refused(String reason) {
+            super(reason);
+        }
+    }
+
+    /**
+     * All bytes of a file.
+     *
+     * @param most how many there may be
+     * @throws NoSuchFileException if there is no such file
+     * @throws Refused if it is no regular file or has more bytes
+     */
+    static byte[] read(Path file, int most) throws IOException {
+        if (!Files.exists(file)) {
+            throw new NoSuchFileException(file.toString());
+        }
+        if (!Files.isRegularFile(file)) {
+            throw new Refused("it is not a regular file");
+        }
+        if (Files.size(file) > most) {
+            throw new Refused("it is larger than any such file (" + Files.size(file) + " bytes)");
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            byte[] bytes = in.readNBytes(most);
+            if (in.read() >= 0) {
+                throw new Refused("it is larger than any such file");
+            }
+            return bytes;
+        }
+    }
+
+    /**
+     * Sees to it that a file can be written in place.
+     *
+     * @throws Refused if there is something else of its name: a link, a folder, a pipe
+     */
+    static void requireWritable(Path file) throws IOException {
+        if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+            throw new Refused(file + " is not a regular file");
+        }
+    }
+}
