@@ -10,8 +10,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.Map;
 import java.util.Random;
 import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -188,6 +190,45 @@ public final class TestPhotos {
         block.putShort((short) tag).putShort((short) type).putInt(count).putInt(value);
     }
 
+    /** A PNG of these chunks, each a type and its contents. */
+    public static byte[] png(Map<String, byte[]> chunks) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.writeBytes(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'});
+        chunks.forEach((type, contents) -> chunk(out, type, contents));
+        chunk(out, "IEND", new byte[0]);
+        return out.toByteArray();
+    }
+
+    /** The chunk that a PNG begins with. */
+    public static byte[] pngHeader(int width, int height, int depth, int kind) {
+        return ByteBuffer.allocate(13)
+                .putInt(width)
+                .putInt(height)
+                .put((byte) depth)
+                .put((byte) kind)
+                .array();
+    }
+
+    /** Bytes packed as PNG has it. */
+    public static byte[] deflated(byte[] bytes) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
+            out.write(bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return packed.toByteArray();
+    }
+
+    private static void chunk(ByteArrayOutputStream out, String type, byte[] contents) {
+        byte[] typed = concat(type.getBytes(StandardCharsets.US_ASCII), contents);
+        CRC32 crc = new CRC32();
+        crc.update(typed);
+        out.writeBytes(ByteBuffer.allocate(4).putInt(contents.length).array());
+        out.writeBytes(typed);
+        out.writeBytes(ByteBuffer.allocate(4).putInt((int) crc.getValue()).array());
+    }
+
     /** Puts an EXIF block into a JPEG or PNG file, and a colour profile too if there is one. */
     public static void addMetadata(Path file, byte[] exif, byte[] profile) throws IOException {
         byte[] plain = Files.readAllBytes(file);
@@ -207,12 +248,7 @@ public final class TestPhotos {
         } else {
             int afterHeader = 8 + 25;
             out.write(plain, 0, afterHeader);
-            byte[] typed = concat("eXIf".getBytes(StandardCharsets.US_ASCII), exif);
-            CRC32 crc = new CRC32();
-            crc.update(typed);
-            out.writeBytes(ByteBuffer.allocate(4).putInt(exif.length).array());
-            out.writeBytes(typed);
-            out.writeBytes(ByteBuffer.allocate(4).putInt((int) crc.getValue()).array());
+            chunk(out, "eXIf", exif);
             out.write(plain, afterHeader, plain.length - afterHeader);
         }
         Files.write(file, out.toByteArray());

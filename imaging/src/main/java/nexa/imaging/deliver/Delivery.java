@@ -6,6 +6,7 @@ import java.nio.channels.FileChannel;
 import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
@@ -39,6 +40,9 @@ public final class Delivery {
     public interface Progress {
         /** One more file is finished or has failed. */
         void advanced(int finished, int total, String name);
+
+        /** Another delivery works on the destination, and this one waits for it. */
+        default void waits() {}
     }
 
     /** A file that could not be delivered. */
@@ -51,16 +55,22 @@ public final class Delivery {
      * @param kept the files that were there from an earlier delivery, just as they would come out
      * @param wasStopped whether it was stopped, or gave up, before all files were there
      * @param gaveUp why it gave up, if it did: nothing could be written any more
+     * @param unlisted why the list of the files could not be written, if it could not
      */
     public record Result(
-            List<Path> written, List<Path> kept, List<Failure> failures, boolean wasStopped, Optional<String> gaveUp) {}
+            List<Path> written,
+            List<Path> kept,
+            List<Failure> failures,
+            boolean wasStopped,
+            Optional<String> gaveUp,
+            Optional<String> unlisted) {}
 
     /** So many files in a row that could not be written mean that nothing can be. */
     private static final int GIVES_UP_AFTER = 3;
 
     private final DeliveryPlan plan;
-    private final Path source;
-    private final Path destination;
+    private final Path photos;
+    private final Path given;
     private final Progress progress;
     private final DeliveryTerms terms;
     private final List<Path> kept = Collections.synchronizedList(new ArrayList<>());
@@ -74,6 +84,10 @@ public final class Delivery {
     private boolean isPaused;
     private volatile boolean isStopped;
     private volatile Optional<String> gaveUp = Optional.empty();
+    /** Real paths, so that a link cannot make one place look like two. */
+    private Path source;
+
+    private Path destination;
     private DeliveredFiles delivered;
 
     /**
@@ -85,8 +99,8 @@ public final class Delivery {
     public Delivery(DeliveryPlan plan, Path source, Path destination, DeliveryTerms terms, Progress progress) {
         this.plan = plan;
         this.terms = terms;
-        this.source = source;
-        this.destination = destination;
+        this.photos = source;
+        this.given = destination;
         this.progress = progress;
     }
 
@@ -119,20 +133,63 @@ public final class Delivery {
     }
 
     /**
-     * Delivers everything and waits for it.
+     * Delivers everything and waits for it. Where another delivery works on the destination, that one is waited for first.
      *
      * @param threads how many files are worked on at once
-     * @throws IOException if the destination cannot be made
+     * @throws DeliveryProblem if it cannot begin
      */
-    public Result run(int threads) throws IOException {
-        Files.createDirectories(destination);
-        clearLeftovers();
-        delivered = DeliveredFiles.in(destination);
-        ExecutorService workers = Executors.newFixedThreadPool(threads, task -> {
-            Thread thread = new Thread(task, "delivery");
-            thread.setDaemon(true);
-            return thread;
-        });
+    public Result run(int threads) throws DeliveryProblem {
+        try {
+            Files.createDirectories(given);
+            destination = given.toRealPath();
+            source = photos.toRealPath();
+        } catch (IOException e) {
+            throw cannotBegin(e);
+        }
+        try (Closing lock = lock()) {
+            if (lock.isGivenUp()) {
+                return new Result(List.of(), List.of(), List.of(), true, Optional.empty(), Optional.empty());
+            }
+            clearLeftovers();
+            delivered = DeliveredFiles.in(destination, source);
+            return run(Executors.newFixedThreadPool(threads, Delivery::worker));
+        } catch (IOException e) {
+            throw cannotBegin(e);
+        }
+    }
+
+    private static Thread worker(Runnable task) {
+        Thread thread = new Thread(task, "delivery");
+        thread.setDaemon(true);
+        return thread;
+    }
+
+    private DeliveryProblem cannotBegin(IOException e) {
+        if (e instanceof DeliveryProblem told) {
+            return told;
+        }
+        return new DeliveryProblem(WriteProblem.ofDestination(given, e), e);
+    }
+
+    /** The destination's lock, or none where waiting for it was given up. */
+    private record Closing(Optional<DestinationLock> lock) implements AutoCloseable {
+        boolean isGivenUp() {
+            return lock.isEmpty();
+        }
+
+        @Override
+        public void close() throws IOException {
+            if (lock.isPresent()) {
+                lock.get().close();
+            }
+        }
+    }
+
+    private Closing lock() throws IOException {
+        return new Closing(DestinationLock.await(destination, () -> isStopped, progress::waits));
+    }
+
+    private Result run(ExecutorService workers) {
         byPhoto().forEach(items -> workers.execute(() -> deliver(items)));
         workers.shutdown();
         try {
@@ -142,10 +199,15 @@ public final class Delivery {
             Thread.currentThread().interrupt();
         }
         boolean cutShort = lines.size() < plan.files().size();
+        Optional<String> unlisted = Optional.empty();
         if (terms.list() && gaveUp.isEmpty()) {
-            DeliveryList.write(destination, List.copyOf(lines));
+            try {
+                DeliveryList.write(destination, List.copyOf(lines), delivered);
+            } catch (IOException e) {
+                unlisted = Optional.of(WriteProblem.words(destination.resolve(DeliveryList.NAME), e));
+            }
         }
-        return new Result(List.copyOf(written), List.copyOf(kept), List.copyOf(failures), cutShort, gaveUp);
+        return new Result(List.copyOf(written), List.copyOf(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
     }
 
     /** The files of one photo together, so that it is decoded but once. */
@@ -171,15 +233,18 @@ public final class Delivery {
     private void deliver(DeliveryPlan.Item item, FileMaking making) {
         try {
             String made = making.making(item);
-            Optional<Path> finishedBefore = delivered.finished(item, made);
+            Optional<Path> finishedBefore = delivered.finished(item.name(), made);
             if (finishedBefore.isPresent()) {
                 kept.add(finishedBefore.get());
-                list(item, finishedBefore.get());
+                list(item, finishedBefore.get(), "delivered");
             } else {
-                byte[] contents = making.contents(item);
-                Path file = write(item, made, contents);
+                FileMaking.Made contents = making.contents(item);
+                Path file = write(item, made, contents.contents());
                 written.add(file);
-                list(item, file);
+                list(
+                        item,
+                        file,
+                        contents.left().map(left -> "delivered " + left).orElse("delivered"));
                 unwritten.set(0);
             }
         } catch (PhotoProblem e) {
@@ -193,13 +258,13 @@ public final class Delivery {
             }
         } catch (OutOfMemoryError e) {
             fail(item, item.photo().file() + " needs more memory than there is");
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             fail(item, item.photo().file() + " could not be worked on: " + e.getMessage());
         }
     }
 
-    private void list(DeliveryPlan.Item item, Path file) {
-        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), "delivered"));
+    private void list(DeliveryPlan.Item item, Path file, String what) {
+        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), what));
     }
 
     private void fail(DeliveryPlan.Item item, String reason) {
@@ -221,9 +286,9 @@ public final class Delivery {
                 // The name comes last, so the contents have to be there first.
                 channel.force(false);
             }
-            Optional<Path> earlier = delivered.own(item);
+            Optional<Path> earlier = delivered.own(item.name(), making);
             if (terms.replacesOwn() && earlier.isPresent() && !isSource(earlier.get())) {
-                delivered.note(item, earlier.get(), making, bytes.length);
+                delivered.note(item.name(), earlier.get(), making, bytes.length);
                 return Files.move(temporary, earlier.get(), StandardCopyOption.REPLACE_EXISTING);
             }
             return moveToFreeName(item, making, bytes.length, temporary, target);
@@ -232,15 +297,10 @@ public final class Delivery {
         }
     }
 
-    private boolean isSource(Path file) {
-        return file.toAbsolutePath()
-                        .normalize()
-                        .startsWith(source.toAbsolutePath().normalize())
-                && plan.files().stream()
-                        .anyMatch(item -> source.resolve(item.photo().file())
-                                .toAbsolutePath()
-                                .normalize()
-                                .equals(file.toAbsolutePath().normalize()));
+    private boolean isSource(Path file) throws IOException {
+        Path real = file.toRealPath();
+        return real.startsWith(source)
+                && plan.photos().contains(source.relativize(real).toString());
     }
 
     /** What a crash left half written is of no use to anybody. */
@@ -252,7 +312,9 @@ public final class Delivery {
         for (Path folder : folders) {
             try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, ".nexa-*.part")) {
                 for (Path file : left) {
-                    Files.deleteIfExists(file);
+                    if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+                        Files.deleteIfExists(file);
+                    }
                 }
             }
         }
@@ -267,7 +329,7 @@ public final class Delivery {
         for (int i = 2; ; i++) {
             try {
                 if (!Files.exists(free)) {
-                    delivered.note(item, free, making, length);
+                    delivered.note(item.name(), free, making, length);
                     // Not ATOMIC_MOVE: that would replace what is there.
                     return Files.move(finished, free);
                 }

@@ -3,11 +3,15 @@ package nexa.imaging.deliver;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import nexa.core.geometry.Crop;
 
@@ -29,15 +33,45 @@ final class DeliveryList {
 
     private DeliveryList() {}
 
-    /** Writes the list in place of the one of an earlier delivery. */
-    static void write(Path destination, List<Line> lines) throws IOException {
-        String text = lines.stream()
+    /**
+     * Writes the list in place of the one of an earlier delivery of the same photos. Any other file of its name is left, and
+     * the list numbered.
+     */
+    static void write(Path destination, List<Line> lines, DeliveredFiles delivered) throws IOException {
+        byte[] contents = lines.stream()
                 .sorted(Comparator.comparing(Line::file))
                 .map(DeliveryList::text)
-                .collect(Collectors.joining("", HEADS, ""));
-        Path temporary = destination.resolve(".nexa-list.part");
-        Files.write(temporary, text.getBytes(StandardCharsets.UTF_8));
-        Files.move(temporary, destination.resolve(NAME), StandardCopyOption.REPLACE_EXISTING);
+                .collect(Collectors.joining("", HEADS, ""))
+                .getBytes(StandardCharsets.UTF_8);
+        Path temporary = destination.resolve(".nexa-" + UUID.randomUUID() + ".part");
+        try {
+            Files.write(temporary, contents, StandardOpenOption.CREATE_NEW);
+            Path list = place(destination, delivered);
+            delivered.note(NAME, list, digest(contents), contents.length);
+            Files.move(temporary, list, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
+    }
+
+    private static Path place(Path destination, DeliveredFiles delivered) throws IOException {
+        // A list that somebody has written into is theirs, though it be as long as before.
+        Optional<Path> earlier = delivered.own(NAME, "");
+        if (earlier.isPresent()
+                && delivered
+                        .finished(NAME, digest(Files.readAllBytes(earlier.get())))
+                        .isPresent()) {
+            return earlier.get();
+        }
+        Path free = destination.resolve(NAME);
+        for (int i = 2; Files.exists(free, LinkOption.NOFOLLOW_LINKS); i++) {
+            free = destination.resolve(NAME.replace(".", "-" + i + "."));
+        }
+        return free;
+    }
+
+    private static String digest(byte[] contents) {
+        return UUID.nameUUIDFromBytes(contents).toString();
     }
 
     private static String text(Line line) {

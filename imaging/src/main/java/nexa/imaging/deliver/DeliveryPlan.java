@@ -1,6 +1,5 @@
 package nexa.imaging.deliver;
 
-import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -8,7 +7,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.NamePattern;
 import nexa.core.format.PixelSize;
@@ -17,17 +18,20 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.imaging.read.CaptureTime;
 import nexa.imaging.read.ShootReading;
 
 /**
  * What is going to be delivered: one file for every chosen photo and format, as the shoot stands now.
  *
  * @param files in the order of formats, then photos
+ * @param photos the files of all photos of the shoot, which no delivery may replace
  */
-public record DeliveryPlan(List<Item> files) {
+public record DeliveryPlan(List<Item> files, Set<String> photos) {
 
     public DeliveryPlan {
         files = List.copyOf(files);
+        photos = Set.copyOf(photos);
     }
 
     /**
@@ -53,15 +57,24 @@ public record DeliveryPlan(List<Item> files) {
      * @param formats the formats' ids
      * @param onlySelects whether only photos marked select go; else all go that are not marked out
      * @param onlyDone whether only crops that are done go
+     * @param onlyFiles the photos that may go at all, if not all of the shoot
      */
-    public record Choice(Set<String> formats, boolean onlySelects, boolean onlyDone) {
+    public record Choice(Set<String> formats, boolean onlySelects, boolean onlyDone, Optional<Set<String>> onlyFiles) {
         public Choice {
             formats = Set.copyOf(formats);
+            onlyFiles = onlyFiles.map(Set::copyOf);
+        }
+
+        /** Of all photos of the shoot. */
+        public Choice(Set<String> formats, boolean onlySelects, boolean onlyDone) {
+            this(formats, onlySelects, onlyDone, Optional.empty());
         }
 
         boolean takes(Photo photo, Format format) {
             boolean marked = onlySelects ? photo.mark() == Mark.SELECT : photo.mark() != Mark.OUT;
-            return marked && (!onlyDone || photo.entry(format.id()).isDone());
+            boolean isOpen =
+                    onlyFiles.map(files -> files.contains(photo.file())).orElse(true);
+            return marked && isOpen && (!onlyDone || photo.entry(format.id()).isDone());
         }
     }
 
@@ -108,7 +121,7 @@ public record DeliveryPlan(List<Item> files) {
                         !clean.equals(filled.strip())));
             }
         }
-        return new DeliveryPlan(items);
+        return new DeliveryPlan(items, shoot.photos().stream().map(Photo::file).collect(Collectors.toSet()));
     }
 
     private static String folder(Format format) {
@@ -133,6 +146,7 @@ public record DeliveryPlan(List<Item> files) {
         words.put(
                 "date",
                 reading.capturedAt(crop.photo())
+                        .map(CaptureTime::local)
                         .map(DateTimeFormatter.ISO_LOCAL_DATE::format)
                         .orElse(""));
         words.put("size", size.width() + "x" + size.height());
@@ -150,7 +164,7 @@ public record DeliveryPlan(List<Item> files) {
     }
 
     private static String withoutEnding(String file) {
-        String name = Path.of(file).getFileName().toString();
+        String name = file.substring(file.lastIndexOf('/') + 1);
         int dot = name.lastIndexOf('.');
         return dot > 0 ? name.substring(0, dot) : name;
     }

@@ -2,13 +2,13 @@ package nexa.imaging.deliver;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.charset.StandardCharsets;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.PixelSize;
+import nexa.imaging.read.SourceMetadata;
+import nexa.imaging.read.TiffDirectory;
 
 /**
  * An EXIF block made true for a delivered file: upright, with the file's own dimensions, without the source's thumbnail,
@@ -20,8 +20,8 @@ final class ExifBlock {
     private static final int ORIENTATION = 0x0112;
     private static final int CREATOR = 0x013B;
     private static final int COPYRIGHT = 0x8298;
-    private static final int EXIF_DIRECTORY = 0x8769;
-    private static final int PLACE_DIRECTORY = 0x8825;
+    private static final int EXIF_DIRECTORY = TiffDirectory.EXIF;
+    private static final int PLACE_DIRECTORY = TiffDirectory.PLACE;
     private static final int WIDTH = 0xA002;
     private static final int HEIGHT = 0xA003;
     private static final int THUMBNAIL_OFFSET = 0x0201;
@@ -30,7 +30,11 @@ final class ExifBlock {
     private static final Set<Integer> OF_PIXELS =
             Set.of(256, 257, 258, 259, 262, 273, 277, 278, 279, 282, 283, 284, 296, 317, 338, 339, 34_675);
 
-    private static final int TEXT = 2;
+    private static final int COLOUR_SPACE = 0xA001;
+    private static final int SRGB = 1;
+    private static final int INDEX = 0x0001;
+    private static final byte[] SRGB_INDEX = {'R', '9', '8', 0};
+
     private static final int SHORT = 3;
     private static final int ENTRY = 12;
     private static final int HEADER = 8;
@@ -48,21 +52,78 @@ final class ExifBlock {
      * The block for a delivered file; empty where there is nothing to say.
      *
      * @param source the photo's own, beginning with its TIFF header; not changed
+     * @param isInSrgb whether the file's colours were turned into sRGB, which the block has to say too
      */
-    static Optional<byte[]> delivered(Optional<byte[]> source, PixelSize size, DeliveryTerms terms) {
+    static Optional<byte[]> delivered(Optional<byte[]> source, PixelSize size, DeliveryTerms terms, boolean isInSrgb) {
         Optional<byte[]> kept = source.filter(bytes -> terms.cameraData() && bytes.length > HEADER);
         boolean hasLines = !terms.copyright().isEmpty() || !terms.creator().isEmpty();
         if (kept.isEmpty() && !hasLines) {
             return Optional.empty();
         }
         byte[] bytes = kept.map(byte[]::clone).orElseGet(ExifBlock::empty);
-        return Optional.of(new ExifBlock(bytes).mended(size, terms));
+        return Optional.of(new ExifBlock(bytes).mended(size, terms, isInSrgb));
     }
 
-    /** A whole TIFF with the photographer's lines, as Java's own writer would not write them: in any letters. */
-    static byte[] withLines(byte[] tiff, DeliveryTerms terms) {
+    /**
+     * A whole TIFF that says of its photo what a block does, and the photographer's lines: Java's own writer does not know
+     * all of it, and knows only plain letters.
+     */
+    static byte[] joined(byte[] tiff, Optional<byte[]> block, DeliveryTerms terms) {
         ExifBlock file = new ExifBlock(tiff);
-        return file.withFirst(file.entries(file.block.getInt(4)), terms);
+        TiffDirectory said = block.flatMap(TiffDirectory::read)
+                .map(directory -> directory.only(SourceMetadata.OF_THE_PHOTO::contains))
+                .orElse(TiffDirectory.empty(file.block.order()));
+        return withLines(said, terms).appendedTo(tiff, file.block.order(), file.entries(file.block.getInt(4)));
+    }
+
+    private static TiffDirectory withLines(TiffDirectory directory, DeliveryTerms terms) {
+        TiffDirectory lined = directory;
+        lined = terms.copyright().isEmpty() ? lined : lined.withText(COPYRIGHT, terms.copyright());
+        return terms.creator().isEmpty() ? lined : lined.withText(CREATOR, terms.creator());
+    }
+
+    /** A block and what had to be left out of it. */
+    record Fitted(byte[] block, boolean hasNotes, boolean isWhole) {}
+
+    /**
+     * A block with at most so many bytes: where it has more, first the room that nothing uses goes, then the maker's notes,
+     * then whatever is largest; the lines that say whose the photo is stay to the last.
+     */
+    static Fitted fitted(byte[] block, int most) {
+        if (block.length <= most) {
+            return new Fitted(block, true, true);
+        }
+        TiffDirectory whole = TiffDirectory.read(block).orElseGet(() -> TiffDirectory.empty(ByteOrder.LITTLE_ENDIAN));
+        byte[] fitted = whole.block();
+        if (fitted.length <= most) {
+            return new Fitted(fitted, true, true);
+        }
+        TiffDirectory kept = without(whole, TiffDirectory.MAKER_NOTE);
+        fitted = kept.block();
+        boolean isWhole = fitted.length <= most;
+        while (fitted.length > most) {
+            kept = withoutLargest(kept);
+            fitted = kept.block();
+        }
+        return new Fitted(fitted, false, isWhole);
+    }
+
+    private static TiffDirectory without(TiffDirectory directory, int tagOfExif) {
+        return directory
+                .below(EXIF_DIRECTORY)
+                .map(exif -> directory.withBelow(EXIF_DIRECTORY, exif.only(tag -> tag != tagOfExif)))
+                .orElse(directory);
+    }
+
+    private static TiffDirectory withoutLargest(TiffDirectory directory) {
+        Optional<Integer> inExif = directory.below(EXIF_DIRECTORY).flatMap(exif -> exif.largest(tag -> true));
+        if (inExif.isPresent()) {
+            return without(directory, inExif.get());
+        }
+        Optional<Integer> other = directory.largest(tag -> tag != COPYRIGHT && tag != CREATOR);
+        Optional<Integer> goes = other.or(() -> directory.largest(tag -> true));
+        return goes.map(gone -> directory.only(tag -> !tag.equals(gone)))
+                .orElseGet(() -> directory.only(tag -> tag == COPYRIGHT || tag == CREATOR));
     }
 
     private static byte[] empty() {
@@ -75,12 +136,15 @@ final class ExifBlock {
                 .array();
     }
 
-    private byte[] mended(PixelSize size, DeliveryTerms terms) {
+    private byte[] mended(PixelSize size, DeliveryTerms terms, boolean isInSrgb) {
         int first = block.getInt(4);
         set(first, ORIENTATION, 1);
         int exif = value(first, EXIF_DIRECTORY);
         set(exif, WIDTH, size.width());
         set(exif, HEIGHT, size.height());
+        if (isInSrgb) {
+            sayInSrgb(exif);
+        }
         dropThumbnail(first);
         if (!isInside(first, 2 + count(first) * ENTRY + 4)) {
             return block.array();
@@ -90,7 +154,15 @@ final class ExifBlock {
         if (!terms.place() && entries.remove(PLACE_DIRECTORY) != null) {
             wipe(value(first, PLACE_DIRECTORY));
         }
-        return withFirst(entries, terms);
+        return withLines(TiffDirectory.empty(block.order()), terms).appendedTo(block.array(), block.order(), entries);
+    }
+
+    private void sayInSrgb(int exif) {
+        set(exif, COLOUR_SPACE, SRGB);
+        int index = find(value(exif, TiffDirectory.INTEROPERABILITY), INDEX);
+        if (index > 0) {
+            block.put(index + 8, SRGB_INDEX);
+        }
     }
 
     private TreeMap<Integer, byte[]> entries(int directory) {
@@ -102,46 +174,6 @@ final class ExifBlock {
             entries.put(block.getShort(at) & 0xFFFF, entry);
         }
         return entries;
-    }
-
-    /** The block with another first directory, and the lines in it; both stand at the end. */
-    private byte[] withFirst(TreeMap<Integer, byte[]> entries, DeliveryTerms terms) {
-        TreeMap<Integer, byte[]> texts = new TreeMap<>();
-        Map.of(COPYRIGHT, terms.copyright(), CREATOR, terms.creator()).forEach((tag, line) -> {
-            if (!line.isEmpty()) {
-                texts.put(tag, (line + "\0").getBytes(StandardCharsets.UTF_8));
-                entries.put(tag, new byte[ENTRY]);
-            }
-        });
-        int directory = block.capacity() + block.capacity() % 2;
-        int text = directory + 2 + entries.size() * ENTRY + 4;
-        int end = text
-                + texts.values().stream()
-                        .mapToInt(bytes -> Math.max(4, bytes.length))
-                        .sum();
-        ByteBuffer longer = ByteBuffer.allocate(end).order(block.order()).put(block.array());
-        longer.putInt(4, directory);
-        longer.position(directory);
-        longer.putShort((short) entries.size());
-        for (Map.Entry<Integer, byte[]> entry : entries.entrySet()) {
-            byte[] line = texts.get(entry.getKey());
-            if (line == null) {
-                longer.put(entry.getValue());
-            } else {
-                longer.putShort((short) entry.getKey().intValue())
-                        .putShort((short) TEXT)
-                        .putInt(line.length);
-                // A text of up to four bytes stands in the entry itself.
-                if (line.length <= 4) {
-                    longer.put(line).position(longer.position() + 4 - line.length);
-                } else {
-                    longer.putInt(text);
-                    longer.put(text, line);
-                    text += line.length;
-                }
-            }
-        }
-        return longer.array();
     }
 
     /** Leaves nothing of a directory and of the values it points to. */

@@ -17,6 +17,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.shoot.Photo;
 import nexa.imaging.read.ColourProfile;
 import nexa.imaging.read.FullPixels;
+import nexa.imaging.read.PhotoFile;
 import nexa.imaging.read.PhotoPixels;
 import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.SourceMetadata;
@@ -33,7 +34,7 @@ final class FileMaking implements AutoCloseable {
     private static final double SIXTEEN_OVER_EIGHT = 257;
 
     private final Photo photo;
-    private final Path file;
+    private final Path source;
     private final DeliveryTerms terms;
     private final boolean isDeep;
     private final boolean isDeepened;
@@ -49,7 +50,7 @@ final class FileMaking implements AutoCloseable {
      */
     FileMaking(Path source, List<DeliveryPlan.Item> items, DeliveryTerms terms) {
         this.photo = items.get(0).photo();
-        this.file = source.resolve(photo.file());
+        this.source = source;
         this.terms = terms;
         this.isDeep = items.stream().anyMatch(item -> mayBeDeep(item.format().file()));
         this.isDeepened = items.stream()
@@ -64,6 +65,7 @@ final class FileMaking implements AutoCloseable {
     /** What a file is made of, in a few letters: when this is the same, the file comes out the same. */
     String making(DeliveryPlan.Item item) throws PhotoProblem {
         try {
+            Path file = PhotoFile.of(source, photo.file());
             BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
             String all = String.join(
                     "|",
@@ -85,8 +87,15 @@ final class FileMaking implements AutoCloseable {
         }
     }
 
-    /** The contents of a file. */
-    byte[] contents(DeliveryPlan.Item item) throws PhotoProblem {
+    /**
+     * A file made.
+     *
+     * @param left what had to stay behind, in words; empty if nothing had to
+     */
+    record Made(byte[] contents, Optional<String> left) {}
+
+    /** Makes a file. */
+    Made contents(DeliveryPlan.Item item) throws PhotoProblem {
         FileSpec spec = item.format().file();
         PixelSize size = item.crop().output();
         FullPixels pixels = pixels();
@@ -101,13 +110,30 @@ final class FileMaking implements AutoCloseable {
                 result.convertTo(result, opencv_core.CV_8U, 1 / SIXTEEN_OVER_EIGHT, 0);
             }
             Optional<byte[]> icc = profile.map(ColourProfile::bytes);
-            Optional<byte[]> exif = ExifBlock.delivered(metadata.exif(), size, terms);
+            Optional<byte[]> exif =
+                    ExifBlock.delivered(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB);
             return switch (spec.type()) {
-                case JPEG -> JpegFile.encode(result, spec, icc, exif, paperPpi(item));
-                case PNG -> PngFile.encode(result, icc, exif, paperPpi(item));
-                case TIFF -> ExifBlock.withLines(TiffFile.encode(result, icc, exif, paperPpi(item)), terms);
+                case JPEG -> jpeg(result, item, icc, exif);
+                case PNG -> made(PngFile.encode(result, icc, exif, paperPpi(item)));
+                case TIFF -> made(ExifBlock.joined(TiffFile.encode(result, icc, paperPpi(item)), exif, terms));
             };
         }
+    }
+
+    private static Made made(byte[] contents) {
+        return new Made(contents, Optional.empty());
+    }
+
+    private static Made jpeg(Mat pixels, DeliveryPlan.Item item, Optional<byte[]> icc, Optional<byte[]> exif) {
+        Optional<ExifBlock.Fitted> fitted = exif.map(block -> ExifBlock.fitted(block, JpegFile.MOST_EXIF));
+        byte[] contents =
+                JpegFile.encode(pixels, item.format().file(), icc, fitted.map(ExifBlock.Fitted::block), paperPpi(item));
+        String what =
+                fitted.map(ExifBlock.Fitted::isWhole).orElse(true) ? "the maker's notes" : "part of the camera data";
+        return new Made(
+                contents,
+                fitted.filter(block -> !block.hasNotes())
+                        .map(block -> "without " + what + ", which a JPEG has no room for"));
     }
 
     private static void toSrgb(Mat pixels, Optional<ColourProfile> profile) {
@@ -120,7 +146,7 @@ final class FileMaking implements AutoCloseable {
 
     private FullPixels pixels() throws PhotoProblem {
         if (full.isEmpty()) {
-            PhotoPixels reading = new PhotoPixels(file, photo);
+            PhotoPixels reading = new PhotoPixels(PhotoFile.of(source, photo.file()), photo);
             if (!photo.pixels().equals(Optional.of(reading.facts().pixels()))) {
                 throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CHANGED);
             }

@@ -19,6 +19,11 @@ final class JpegFile {
     /** What a segment holds beside its own two length bytes. */
     private static final int MOST_IN_SEGMENT = 65_533;
 
+    private static final int PREAMBLE = 6;
+
+    /** The most bytes an EXIF block can have in a JPEG. */
+    static final int MOST_EXIF = MOST_IN_SEGMENT - PREAMBLE;
+
     private static final byte[] EXIF = "Exif\0\0".getBytes(StandardCharsets.ISO_8859_1);
     private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.ISO_8859_1);
 
@@ -29,7 +34,7 @@ final class JpegFile {
      *
      * @param pixels 8-bit grey or BGR
      * @param profile the colour profile the pixels are in
-     * @param exif as it goes into the file
+     * @param exif as it goes into the file, at most {@link #MOST_EXIF} bytes
      */
     static byte[] encode(
             Mat pixels, FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
@@ -37,9 +42,7 @@ final class JpegFile {
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
         out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xD8});
         segment(out, APP0, jfif(ppi));
-        exif.map(block -> joined(EXIF, block))
-                .filter(block -> block.length <= MOST_IN_SEGMENT)
-                .ifPresent(block -> segment(out, APP1, block));
+        exif.ifPresent(block -> segment(out, APP1, joined(EXIF, block)));
         profile.ifPresent(bytes -> profile(out, bytes));
         int body = afterApplicationSegments(plain);
         out.write(plain, body, plain.length - body);

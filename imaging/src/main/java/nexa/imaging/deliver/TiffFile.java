@@ -5,6 +5,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Iterator;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javax.imageio.IIOImage;
@@ -19,7 +20,6 @@ import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
 import nexa.imaging.MatImages;
-import nexa.imaging.read.TiffTags;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A packed TIFF of 8 or 16 bits with its profile and the pixels per inch it is meant for. */
@@ -30,8 +30,8 @@ final class TiffFile {
     private TiffFile() {}
 
     /** @param pixels 8-bit or 16-bit grey or BGR */
-    static byte[] encode(Mat pixels, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
-        ImageWriter writer = TiffTags.writer();
+    static byte[] encode(Mat pixels, Optional<byte[]> profile, OptionalDouble ppi) {
+        ImageWriter writer = writer();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
             boolean isGrey = pixels.channels() == 1;
@@ -42,7 +42,7 @@ final class TiffFile {
             settings.setCompressionType("ZLib");
             IIOMetadata metadata = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), settings);
             writer.setOutput(stream);
-            writer.write(null, new IIOImage(image, null, with(metadata, profile, exif, ppi)), settings);
+            writer.write(null, new IIOImage(image, null, with(metadata, profile, ppi)), settings);
             stream.flush();
         } catch (IOException e) {
             throw new UncheckedIOException(pixels.cols() + " × " + pixels.rows() + " pixels did not become a TIFF", e);
@@ -52,15 +52,9 @@ final class TiffFile {
         return out.toByteArray();
     }
 
-    private static IIOMetadata with(
-            IIOMetadata metadata, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi)
+    private static IIOMetadata with(IIOMetadata metadata, Optional<byte[]> profile, OptionalDouble ppi)
             throws IOException {
         TIFFDirectory directory = TIFFDirectory.createFromMetadata(metadata);
-        if (exif.isPresent()) {
-            for (TIFFField field : TiffTags.ofThePhoto(exif.get())) {
-                directory.addTIFFField(field);
-            }
-        }
         profile.ifPresent(bytes -> directory.addTIFFField(new TIFFField(
                 new TIFFTag("ICC Profile", PROFILE, 1 << TIFFTag.TIFF_UNDEFINED),
                 TIFFTag.TIFF_UNDEFINED,
@@ -76,5 +70,17 @@ final class TiffFile {
             directory.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_RESOLUTION_UNIT), INCH));
         }
         return directory.getAsMetadata();
+    }
+
+    /** Java's own: others on the class path come first and forget the profile. */
+    private static ImageWriter writer() {
+        Iterator<ImageWriter> found = ImageIO.getImageWritersByFormatName("tiff");
+        while (found.hasNext()) {
+            ImageWriter one = found.next();
+            if (one.getClass().getName().startsWith("com.sun.imageio.")) {
+                return one;
+            }
+        }
+        throw new IllegalStateException("this Java knows no TIFF");
     }
 }

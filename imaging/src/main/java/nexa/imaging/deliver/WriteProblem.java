@@ -2,6 +2,7 @@ package nexa.imaging.deliver;
 
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -11,9 +12,30 @@ import java.nio.file.Path;
 final class WriteProblem {
     private WriteProblem() {}
 
+    /** Why nothing can be delivered into a destination at all. */
+    static String ofDestination(Path destination, IOException problem) {
+        if (problem instanceof FileAlreadyExistsException || Files.isRegularFile(destination)) {
+            return destination + " is a file, not a folder. Choose another destination.";
+        }
+        boolean isDenied = problem instanceof AccessDeniedException || isReadOnly(problem);
+        if (isDenied) {
+            String folder = Files.isDirectory(destination) ? destination.toString() : "the folder of " + destination;
+            return "Nothing may be written into " + folder + ". Choose another destination, or allow it.";
+        }
+        if (Files.isDirectory(destination)) {
+            return "Nothing can be delivered into " + destination + ": " + problem.getMessage() + ".";
+        }
+        return "The folder " + destination + " can't be made: " + problem.getMessage() + ".";
+    }
+
+    private static boolean isReadOnly(IOException problem) {
+        return problem instanceof FileSystemException told
+                && String.valueOf(told.getReason()).contains("Read-only");
+    }
+
     static String words(Path file, IOException problem) {
         Path folder = file.getParent();
-        if (problem instanceof AccessDeniedException) {
+        if (problem instanceof AccessDeniedException || isReadOnly(problem)) {
             return "nothing may be written into " + folder + ". Choose another destination, or allow it";
         }
         if (problem instanceof NoSuchFileException || !Files.isDirectory(folder)) {

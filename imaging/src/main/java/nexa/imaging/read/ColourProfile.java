@@ -5,6 +5,10 @@ import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorConvertOp;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Objects;
 import java.util.Optional;
 import nexa.imaging.MatImages;
 import org.bytedeco.opencv.global.opencv_core;
@@ -13,6 +17,11 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A photo's colour profile. */
 public final class ColourProfile {
+    private static final int COLOUR_SPACE = 0xA001;
+    private static final int SRGB = 1;
+    private static final int INTEROPERABILITY_INDEX = 1;
+    private static final String WIDE = "R03";
+
     private final byte[] bytes;
     private final ICC_Profile profile;
 
@@ -30,6 +39,31 @@ public final class ColourProfile {
             return Optional.of(new ColourProfile(bytes, ICC_Profile.getInstance(bytes)));
         } catch (IllegalArgumentException e) {
             return Optional.empty();
+        }
+    }
+
+    /** The profile of the colours that an EXIF block tells of in its own way; empty if it tells of none, or of sRGB. */
+    static Optional<ColourProfile> toldBy(byte[] exif) {
+        Optional<TiffDirectory> directory = TiffDirectory.read(exif).flatMap(first -> first.below(TiffDirectory.EXIF));
+        boolean isWide = directory
+                .filter(told -> told.number(COLOUR_SPACE).orElse(0) != SRGB)
+                .flatMap(told -> told.below(TiffDirectory.INTEROPERABILITY))
+                .flatMap(told -> told.text(INTEROPERABILITY_INDEX))
+                .map(WIDE::equals)
+                .orElse(false);
+        return isWide ? Optional.of(Wide.PROFILE) : Optional.empty();
+    }
+
+    /** The colours of option file R03 of the design rule for camera file systems (DCF 2.0). */
+    private static final class Wide {
+        static final ColourProfile PROFILE = load();
+
+        private static ColourProfile load() {
+            try (InputStream in = Objects.requireNonNull(ColourProfile.class.getResourceAsStream("exif-r03.icc"))) {
+                return read(in.readAllBytes()).orElseThrow();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 

@@ -1,9 +1,5 @@
 package nexa.imaging.read;
 
-import com.drew.lang.ByteArrayReader;
-import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifReader;
-import com.drew.metadata.exif.ExifThumbnailDirectory;
 import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.format.PixelSize;
@@ -12,6 +8,9 @@ import org.bytedeco.opencv.opencv_core.Rect;
 
 /** The small picture that cameras put into a photo's EXIF block, without the bars they put around it. */
 final class EmbeddedThumbnail {
+    private static final int OFFSET = 0x0201;
+    private static final int LENGTH = 0x0202;
+
     private EmbeddedThumbnail() {}
 
     /**
@@ -21,15 +20,13 @@ final class EmbeddedThumbnail {
      * @param photo the size of the photo as stored, whose ratio the thumbnail is brought to
      */
     static Optional<Mat> of(byte[] exif, PixelSize photo) {
-        Metadata told = new Metadata();
-        new ExifReader().extract(new ByteArrayReader(exif), told);
-        ExifThumbnailDirectory thumbnail = told.getFirstDirectoryOfType(ExifThumbnailDirectory.class);
-        Integer start = thumbnail == null ? null : thumbnail.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_OFFSET);
-        Integer length = thumbnail == null ? null : thumbnail.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH);
-        if (start == null || length == null || start < 0 || length <= 0 || length > exif.length - start) {
+        Optional<TiffDirectory> thumbnail = TiffDirectory.readSecond(exif);
+        long start = thumbnail.map(told -> told.number(OFFSET).orElse(0)).orElse(0L);
+        long length = thumbnail.map(told -> told.number(LENGTH).orElse(0)).orElse(0L);
+        if (start <= 0 || length <= 0 || length > exif.length - start) {
             return Optional.empty();
         }
-        Mat pixels = PhotoPixels.decode(Arrays.copyOfRange(exif, start, start + length));
+        Mat pixels = PhotoPixels.decode(Arrays.copyOfRange(exif, (int) start, (int) (start + length)));
         return pixels.empty() ? Optional.empty() : Optional.of(withoutBars(pixels, photo));
     }
 

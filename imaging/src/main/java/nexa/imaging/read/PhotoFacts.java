@@ -1,30 +1,20 @@
 package nexa.imaging.read;
 
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
-import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
-import com.drew.metadata.jpeg.JpegDirectory;
-import com.drew.metadata.png.PngDirectory;
-import com.drew.metadata.webp.WebpDirectory;
 import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
-import java.util.Date;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TimeZone;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Subject;
 
 /**
@@ -34,20 +24,24 @@ import nexa.core.shoot.Subject;
  * @param channels of a JPEG: 1 grey, 3 colour, 4 for print; 0 where it does not matter
  * @param stored its size as stored
  * @param orientation how the stored pixels are seen upright
- * @param capturedAt when it was taken, by the camera's clock
+ * @param capturedAt when it was taken
  * @param camera how it was taken
  * @param subject what the camera says it is about, in the photo as seen
+ * @param identity by what the file is known again under another name
  */
 public record PhotoFacts(
         PhotoKind kind,
         int channels,
         PixelSize stored,
         ExifOrientation orientation,
-        Optional<LocalDateTime> capturedAt,
+        Optional<CaptureTime> capturedAt,
         CameraData camera,
-        Optional<Subject> subject) {
+        Optional<Subject> subject,
+        FileIdentity identity) {
     private static final int SUBJECT_AREA = 0x9214;
     private static final long MOST_PIXELS = 400_000_000;
+    /** Cameras and programs use a dozen at the most. */
+    private static final int MOST_SCANS = 500;
 
     /** The size as seen, after the EXIF orientation. */
     public PixelSize pixels() {
@@ -58,82 +52,73 @@ public record PhotoFacts(
     public static PhotoFacts read(Path file) throws PhotoProblem {
         String name = file.getFileName().toString();
         try {
+            if (Files.exists(file) && !Files.isRegularFile(file)) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.UNKNOWN_KIND);
+            }
             if (Files.size(file) == 0) {
                 throw new PhotoProblem(name, PhotoProblem.Reason.EMPTY);
             }
-            try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-                PhotoKind kind =
-                        PhotoKind.of(in).orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.UNKNOWN_KIND));
-                return of(name, kind, ImageMetadataReader.readMetadata(in));
-            }
-        } catch (NoSuchFileException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.MISSING, e);
-        } catch (EOFException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
-        } catch (ImageProcessingException | RuntimeException e) {
+            PhotoKind kind = kind(file);
+            return of(name, kind, PhotoHeader.read(file, kind), PhotoFile.identity(file));
+        } catch (EOFException | ImageProcessingException | RuntimeException | StackOverflowError e) {
             throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
         } catch (IOException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.NO_ACCESS, e);
+            throw PhotoFile.problem(file, e);
+        } catch (OutOfMemoryError e) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE, e);
         }
     }
 
-    /** Whether the file holds everything up to its end, as far as that can be told without decoding it. */
-    boolean isWhole(Path file) throws PhotoProblem {
+    private static PhotoKind kind(Path file) throws IOException, PhotoProblem {
+        try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            return PhotoKind.of(in)
+                    .orElseThrow(
+                            () -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.UNKNOWN_KIND));
+        }
+    }
+
+    /**
+     * Sees to it that the photo can be decoded, as far as that can be told without doing so.
+     *
+     * @throws PhotoProblem if it is cut off, or coded so that decoding it would take minutes
+     */
+    void requireWhole(Path file) throws PhotoProblem {
+        String name = file.getFileName().toString();
         try {
-            return kind.isWhole(file);
+            if (kind == PhotoKind.JPEG) {
+                requireFewScans(name, JpegMarkers.of(file));
+            }
+            if (!kind.isWhole(file)) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
+            }
         } catch (IOException e) {
-            throw new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.NO_ACCESS, e);
+            throw PhotoFile.problem(file, e);
         }
     }
 
-    private static PhotoFacts of(String name, PhotoKind kind, Metadata metadata) throws PhotoProblem {
-        PixelSize stored = stored(name, metadata);
+    static void requireFewScans(String name, JpegMarkers markers) throws PhotoProblem {
+        if (markers.scans() > MOST_SCANS) {
+            throw PhotoProblem.tooManyScans(name, markers.scans());
+        }
+    }
+
+    private static PhotoFacts of(String name, PhotoKind kind, PhotoHeader header, FileIdentity identity)
+            throws PhotoProblem {
+        PixelSize stored = header.stored();
         if ((long) stored.width() * stored.height() > MOST_PIXELS) {
             throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE);
         }
-        ExifOrientation orientation = orientation(metadata);
+        Metadata exif = header.exif();
+        ExifOrientation orientation = orientation(exif);
         return new PhotoFacts(
                 kind,
-                channels(metadata),
+                header.channels(),
                 stored,
                 orientation,
-                capturedAt(metadata),
-                CameraData.of(metadata),
-                subject(metadata, stored, orientation));
-    }
-
-    private static PixelSize stored(String name, Metadata metadata) throws PhotoProblem {
-        try {
-            JpegDirectory jpeg = metadata.getFirstDirectoryOfType(JpegDirectory.class);
-            if (jpeg != null) {
-                return new PixelSize(jpeg.getImageWidth(), jpeg.getImageHeight());
-            }
-            PngDirectory png = metadata.getFirstDirectoryOfType(PngDirectory.class);
-            if (png != null) {
-                return new PixelSize(
-                        png.getInt(PngDirectory.TAG_IMAGE_WIDTH), png.getInt(PngDirectory.TAG_IMAGE_HEIGHT));
-            }
-            WebpDirectory webp = metadata.getFirstDirectoryOfType(WebpDirectory.class);
-            if (webp != null) {
-                return new PixelSize(
-                        webp.getInt(WebpDirectory.TAG_IMAGE_WIDTH), webp.getInt(WebpDirectory.TAG_IMAGE_HEIGHT));
-            }
-            ExifIFD0Directory tiff = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-            if (tiff != null) {
-                return new PixelSize(
-                        tiff.getInt(ExifDirectoryBase.TAG_IMAGE_WIDTH),
-                        tiff.getInt(ExifDirectoryBase.TAG_IMAGE_HEIGHT));
-            }
-        } catch (MetadataException | IllegalArgumentException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
-        }
-        throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED);
-    }
-
-    private static int channels(Metadata metadata) {
-        JpegDirectory jpeg = metadata.getFirstDirectoryOfType(JpegDirectory.class);
-        Integer channels = jpeg == null ? null : jpeg.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS);
-        return channels == null ? 0 : channels;
+                CaptureTime.of(exif),
+                CameraData.of(exif),
+                subject(exif, stored, orientation),
+                identity);
     }
 
     /** The tag's point or circle lies in the stored pixels; it is turned and mirrored with them. */
@@ -163,15 +148,5 @@ public record PhotoFacts(
             }
         }
         return ExifOrientation.UPRIGHT;
-    }
-
-    private static Optional<LocalDateTime> capturedAt(Metadata metadata) {
-        for (Directory exif : metadata.getDirectoriesOfType(ExifSubIFDDirectory.class)) {
-            Date date = ((ExifSubIFDDirectory) exif).getDateOriginal(TimeZone.getTimeZone("UTC"));
-            if (date != null) {
-                return Optional.of(LocalDateTime.ofInstant(date.toInstant(), ZoneOffset.UTC));
-            }
-        }
-        return Optional.empty();
     }
 }

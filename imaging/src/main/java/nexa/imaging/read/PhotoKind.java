@@ -4,6 +4,7 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
@@ -21,6 +22,8 @@ public enum PhotoKind {
     /** Some programs leave a little behind the end. */
     private static final int ENDING = 64 * 1024;
 
+    private static final int END_CHUNK = 0x49454E44;
+
     /** The kind of what a stream begins with; the stream is left where it was. Empty for anything else. */
     static Optional<PhotoKind> of(BufferedInputStream in) throws IOException {
         FileType type = FileTypeDetector.detectFileType(in);
@@ -36,32 +39,54 @@ public enum PhotoKind {
     /** Whether the file holds everything from its start to its end: a photo cut off on its way here does not. */
     boolean isWhole(byte[] bytes) {
         return switch (this) {
-            case JPEG -> isWholeJpeg(bytes);
+            case JPEG -> JpegMarkers.of(bytes).isWhole();
             case PNG -> indexBackwards(bytes, 0, 'I', 'E', 'N', 'D') > 0;
-            case WEBP -> bytes.length >= 8 + littleEndian(bytes, 4);
+            case WEBP -> bytes.length >= HEADER && bytes.length >= 8 + littleEndian(bytes, 4);
             case TIFF -> true;
         };
     }
 
-    /** As {@link #isWhole(byte[])}, told from how the file begins and ends: what is missing is missing at the end. */
+    /** As {@link #isWhole(byte[])}, reading no more of the file than is needed to tell. */
     boolean isWhole(Path file) throws IOException {
+        return switch (this) {
+            case JPEG -> JpegMarkers.of(file).isWhole();
+            case PNG -> isWholePng(file);
+            case WEBP -> isWhole(part(file, 0, HEADER), Files.size(file));
+            case TIFF -> true;
+        };
+    }
+
+    private static boolean isWhole(byte[] webp, long length) {
+        return webp.length == HEADER && length >= 8 + littleEndian(webp, 4);
+    }
+
+    /** Most end with their end; where something lies behind it, the chunks lead there. */
+    private static boolean isWholePng(Path file) throws IOException {
+        long length = Files.size(file);
+        byte[] tail = part(file, Math.max(0, length - ENDING), ENDING);
+        if (indexBackwards(tail, 0, 'I', 'E', 'N', 'D') > 0) {
+            return true;
+        }
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            long length = channel.size();
-            ByteBuffer part = ByteBuffer.allocate((int) Math.min(length, this == WEBP ? HEADER : ENDING));
-            channel.position(this == WEBP ? 0 : length - part.capacity());
-            while (part.hasRemaining() && channel.read(part) >= 0) {
-                // Reads on until it is full.
-                continue;
+            ByteBuffer chunk = ByteBuffer.allocate(HEADER);
+            long at = HEADER;
+            while (at + HEADER <= length) {
+                channel.position(at);
+                channel.read(chunk.clear());
+                if (chunk.getInt(4) == END_CHUNK) {
+                    return true;
+                }
+                at += 12 + (chunk.getInt(0) & 0xFFFF_FFFFL);
             }
-            byte[] bytes = part.array();
-            return this == WEBP ? bytes.length == HEADER && length >= 8 + littleEndian(bytes, 4) : isWhole(bytes);
+            return false;
         }
     }
 
-    /** Whether it ends after its last scan: an end that only a thumbnail inside it has is none. */
-    private static boolean isWholeJpeg(byte[] bytes) {
-        int end = indexBackwards(bytes, 0, 0xFF, 0xD9);
-        return end > 0 && indexBackwards(bytes, end, 0xFF, 0xDA) < 0;
+    private static byte[] part(Path file, long from, int most) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            in.skipNBytes(from);
+            return in.readNBytes(most);
+        }
     }
 
     /** Where some bytes stand last, from a place on; below 0 if they do not. */

@@ -2,8 +2,8 @@ package nexa.imaging.read;
 
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.QuarterTurn;
@@ -138,11 +138,8 @@ public final class PhotoPixels {
     }
 
     private Decoded decode(int flags) throws PhotoProblem {
-        byte[] bytes = bytes();
+        byte[] bytes = wholeBytes();
         String name = file.getFileName().toString();
-        if (!facts.kind().isWhole(bytes)) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
-        }
         try {
             boolean isForPrint = facts.kind() == PhotoKind.JPEG && facts.channels() == 4;
             Decoded decoded = isForPrint || facts.kind() == PhotoKind.TIFF
@@ -151,22 +148,41 @@ public final class PhotoPixels {
             if (decoded.pixels().empty()) {
                 throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED);
             }
+            if (facts.kind() == PhotoKind.PNG && decoded.pixels().channels() == 1) {
+                TransparentShade.apply(bytes, decoded.pixels());
+            }
             return decoded;
-        } catch (IOException | RuntimeException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
-        } catch (OutOfMemoryError e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE, e);
+        } catch (IOException | RuntimeException | OutOfMemoryError | StackOverflowError e) {
+            throw PhotoProblem.of(name, e);
         }
+    }
+
+    /** The file up to the end of its picture: decoders stumble over what some cameras put behind that. */
+    private byte[] wholeBytes() throws PhotoProblem {
+        byte[] bytes = bytes();
+        String name = file.getFileName().toString();
+        if (facts.kind() == PhotoKind.JPEG) {
+            JpegMarkers markers = JpegMarkers.of(bytes);
+            PhotoFacts.requireFewScans(name, markers);
+            if (!markers.isWhole()) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
+            }
+            return markers.end() < bytes.length ? Arrays.copyOf(bytes, (int) markers.end()) : bytes;
+        }
+        if (!facts.kind().isWhole(bytes)) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
+        }
+        return bytes;
     }
 
     private byte[] bytes() throws PhotoProblem {
         String name = file.getFileName().toString();
         try {
             return Files.readAllBytes(file);
-        } catch (NoSuchFileException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.MISSING, e);
         } catch (IOException e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.NO_ACCESS, e);
+            throw PhotoFile.problem(file, e);
+        } catch (OutOfMemoryError e) {
+            throw PhotoProblem.of(name, e);
         }
     }
 

@@ -128,12 +128,12 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Asks for the whole photo. */
     public Request photo(Photo photo, PictureLevel level, Urgency urgency, Listener listener) {
-        return run(urgency, () -> Optional.of(load(photo, level)), listener);
+        return run(urgency, photo.file(), () -> Optional.of(load(photo, level)), listener);
     }
 
     /** Asks for the small picture that the camera put into a photo. Where there is none, nothing is heard. */
     public Request embedded(Photo photo, Listener listener) {
-        return run(Urgency.NOW, () -> loadEmbedded(photo), listener);
+        return run(Urgency.NOW, photo.file(), () -> loadEmbedded(photo), listener);
     }
 
     private Optional<Picture> loadEmbedded(Photo photo) {
@@ -143,7 +143,7 @@ public final class PictureLibrary implements AutoCloseable {
             return finer;
         }
         try {
-            Optional<Picture> embedded = new PhotoPixels(folder.resolve(photo.file()), photo).embedded();
+            Optional<Picture> embedded = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).embedded();
             embedded.ifPresent(picture -> pictures.put(Key.of(photo, PictureLevel.EMBEDDED), picture));
             return embedded;
         } catch (PhotoProblem e) {
@@ -157,6 +157,7 @@ public final class PictureLibrary implements AutoCloseable {
         workers.execute(new Request(
                 numbers.incrementAndGet(),
                 Urgency.IDLE,
+                "",
                 () -> {
                     task.run();
                     return Optional.empty();
@@ -186,7 +187,7 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Asks for a photo's crop as it will look, this many pixels high. */
     public Request crop(PhotoCrop crop, int height, Listener listener) {
-        return run(Urgency.SOON, () -> Optional.of(cropped(crop, height)), listener);
+        return run(Urgency.SOON, crop.photo().file(), () -> Optional.of(cropped(crop, height)), listener);
     }
 
     private Picture cropped(PhotoCrop shown, int height) throws PhotoProblem {
@@ -205,20 +206,21 @@ public final class PictureLibrary implements AutoCloseable {
         try {
             return pictures.get(
                     Key.of(photo, level),
-                    () -> new PhotoPixels(folder.resolve(photo.file()), photo).picture(level.longSide()));
+                    () -> new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).picture(level.longSide()));
         } catch (ExecutionException | UncheckedExecutionException | ExecutionError e) {
-            PhotoProblem.Reason reason = e.getCause() instanceof OutOfMemoryError
-                    ? PhotoProblem.Reason.TOO_LARGE
-                    : PhotoProblem.Reason.DAMAGED;
-            PhotoProblem problem =
-                    e.getCause() instanceof PhotoProblem told ? told : new PhotoProblem(photo.file(), reason, e);
+            PhotoProblem problem = PhotoProblem.of(photo.file(), e.getCause());
             failures.accept(photo, problem);
             throw problem;
         }
     }
 
-    private Request run(Urgency urgency, Making making, Listener listener) {
-        Request request = new Request(numbers.incrementAndGet(), urgency, making, listener);
+    /** Forgets what was read of a photo, whose file is another one now. */
+    public void forget(String file) {
+        pictures.asMap().keySet().removeIf(key -> key.file().equals(file));
+    }
+
+    private Request run(Urgency urgency, String file, Making making, Listener listener) {
+        Request request = new Request(numbers.incrementAndGet(), urgency, file, making, listener);
         workers.execute(request);
         return request;
     }
@@ -236,13 +238,15 @@ public final class PictureLibrary implements AutoCloseable {
     public static final class Request implements Runnable, Comparable<Request> {
         private final long number;
         private final Urgency urgency;
+        private final String file;
         private final Making making;
         private final Listener listener;
         private volatile boolean isCancelled;
 
-        private Request(long number, Urgency urgency, Making making, Listener listener) {
+        private Request(long number, Urgency urgency, String file, Making making, Listener listener) {
             this.number = number;
             this.urgency = urgency;
+            this.file = file;
             this.making = making;
             this.listener = listener;
         }
@@ -262,9 +266,10 @@ public final class PictureLibrary implements AutoCloseable {
                 if (!isCancelled) {
                     picture.ifPresent(listener::ready);
                 }
-            } catch (PhotoProblem e) {
+            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                // Nothing that one photo does may end the thread that the others wait for.
                 if (!isCancelled) {
-                    listener.failed(e);
+                    listener.failed(PhotoProblem.of(file, e));
                 }
             }
         }

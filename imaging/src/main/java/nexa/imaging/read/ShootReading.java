@@ -1,6 +1,7 @@
 package nexa.imaging.read;
 
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,14 +41,13 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
                 break;
             }
             try {
-                Path file = folder.resolve(photo.file());
+                Path file = PhotoFile.of(folder, photo.file());
                 PhotoFacts read = PhotoFacts.read(file);
                 facts.put(photo.file(), read);
-                if (!read.isWhole(file)) {
-                    throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CUT_OFF);
-                }
-            } catch (PhotoProblem e) {
-                problems.put(photo.file(), e);
+                read.requireWhole(file);
+            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                // Whatever a photo throws is that photo's problem, and the others are read all the same.
+                problems.put(photo.file(), PhotoProblem.of(photo.file(), e));
             }
         }
         return new ShootReading(facts, problems);
@@ -58,13 +58,45 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return new ShootReading(Map.of(), Map.of());
     }
 
-    /** This reading and another one together. */
-    public ShootReading plus(ShootReading other) {
+    /** This reading and a later one together: a photo that could be read then has no problem any more. */
+    public ShootReading plus(ShootReading later) {
         Map<String, PhotoFacts> allFacts = new HashMap<>(facts);
-        allFacts.putAll(other.facts);
+        allFacts.putAll(later.facts);
         Map<String, PhotoProblem> allProblems = new HashMap<>(problems);
-        allProblems.putAll(other.problems);
+        allProblems.keySet().removeAll(later.facts.keySet());
+        allProblems.putAll(later.problems);
         return new ShootReading(allFacts, allProblems);
+    }
+
+    /** Whether a photo has been read, or found unreadable. */
+    public boolean has(Photo photo) {
+        return facts.containsKey(photo.file()) || problems.containsKey(photo.file());
+    }
+
+    /**
+     * This reading with those photos read that are not yet, and those read again that had a problem, for it may have passed.
+     * Stops early when the thread is interrupted.
+     *
+     * @param read hears of each photo
+     */
+    public ShootReading completed(List<Photo> photos, Path folder, Runnable read) {
+        List<ShootReading> news = new ArrayList<>();
+        for (Photo photo : photos) {
+            if (Thread.currentThread().isInterrupted()) {
+                break;
+            }
+            if (!has(photo) || problems.containsKey(photo.file())) {
+                news.add(of(List.of(photo), folder));
+            }
+            read.run();
+        }
+        Map<String, PhotoFacts> newFacts = new HashMap<>();
+        Map<String, PhotoProblem> newProblems = new HashMap<>();
+        news.forEach(one -> {
+            newFacts.putAll(one.facts);
+            newProblems.putAll(one.problems);
+        });
+        return plus(new ShootReading(newFacts, newProblems));
     }
 
     /**
@@ -81,30 +113,47 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     }
 
     private static Photo read(Photo photo, PhotoFacts facts) {
-        boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()));
-        Photo sized = isSized ? photo : photo.withPixels(facts.pixels());
+        boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()))
+                && photo.identity().equals(Optional.of(facts.identity()));
+        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
         // The camera's mark is told for the photo as it was stored upright.
         boolean isAsStored = photo.turn() == QuarterTurn.NONE && !photo.isMirrored();
-        boolean takesSubject =
-                isAsStored && photo.subject().isEmpty() && facts.subject().isPresent();
+        boolean takesSubject = isAsStored
+                && photo.subject().isEmpty()
+                && !photo.hasNoSubject()
+                && facts.subject().isPresent();
         return takesSubject ? sized.withSubject(facts.subject()) : sized;
     }
 
     /** The shoot with the photos' true sizes, in the shoot's order. */
     public Shoot appliedTo(Shoot shoot) {
         List<Photo> photos = new ArrayList<>(sized(shoot).photos());
-        Comparator<Photo> order = Comparator.comparing(Photo::file, String.CASE_INSENSITIVE_ORDER);
+        Comparator<Photo> order =
+                Comparator.comparing(Photo::file, String.CASE_INSENSITIVE_ORDER).thenComparing(Photo::file);
         if (shoot.order() == Shoot.Order.TIME) {
-            order = Comparator.<Photo, LocalDateTime>comparing(
-                            photo -> capturedAt(photo).orElse(LocalDateTime.MAX))
-                    .thenComparing(order);
+            order = byTime(photos).thenComparing(order);
         }
         photos.sort(order);
         return shoot.withPhotos(photos);
     }
 
+    /**
+     * By the moments themselves if every dated photo tells its own; else by the cameras' clocks, since moments and clocks do
+     * not compare. Photos without a date come last.
+     */
+    private Comparator<Photo> byTime(List<Photo> photos) {
+        List<CaptureTime> times =
+                photos.stream().flatMap(photo -> capturedAt(photo).stream()).toList();
+        boolean areMoments = times.stream().allMatch(time -> time.instant().isPresent());
+        return areMoments
+                ? Comparator.comparing(
+                        photo -> capturedAt(photo).flatMap(CaptureTime::instant).orElse(Instant.MAX))
+                : Comparator.comparing(
+                        photo -> capturedAt(photo).map(CaptureTime::local).orElse(LocalDateTime.MAX));
+    }
+
     /** When a photo was taken, if it says so. */
-    public Optional<LocalDateTime> capturedAt(Photo photo) {
+    public Optional<CaptureTime> capturedAt(Photo photo) {
         return Optional.ofNullable(facts.get(photo.file())).flatMap(PhotoFacts::capturedAt);
     }
 }

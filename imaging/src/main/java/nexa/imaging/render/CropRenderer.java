@@ -25,6 +25,9 @@ public final class CropRenderer {
     /** So many rows of the result are made at a time: a whole large photo set upright would take as much memory again. */
     private static final int BAND = 256;
 
+    /** The widest and highest that is warped at once; turned by 45°, it needs half as much again of the photo. */
+    private static final int BLOCK = 16_384;
+
     private CropRenderer() {}
 
     /** The result's pixels, of the photo's own type. The caller closes it. */
@@ -101,7 +104,33 @@ public final class CropRenderer {
         }
     }
 
+    /**
+     * Block by block, each from the part of the photo that it needs: OpenCV tells places in a picture by 16 bits, so that
+     * neither may be wider or higher than that.
+     */
     private static Mat warp(Mat photo, Sampling sampling, PixelSize size) {
+        if (Math.max(size.width(), size.height()) <= BLOCK && Math.max(photo.cols(), photo.rows()) <= BLOCK) {
+            return warpBlock(photo, sampling, size);
+        }
+        Mat whole = new Mat(size.height(), size.width(), photo.type());
+        for (int top = 0; top < size.height(); top += BLOCK) {
+            for (int left = 0; left < size.width(); left += BLOCK) {
+                PixelSize block =
+                        new PixelSize(Math.min(BLOCK, size.width() - left), Math.min(BLOCK, size.height() - top));
+                Sampling from = sampling.shifted(left, top);
+                try (Rect needed = from.needed(block, MARGIN, photo.cols(), photo.rows());
+                        Mat part = new Mat(photo, needed);
+                        Rect at = new Rect(left, top, block.width(), block.height());
+                        Mat place = new Mat(whole, at);
+                        Mat done = warpBlock(part, from.within(needed.x(), needed.y()), block)) {
+                    done.copyTo(place);
+                }
+            }
+        }
+        return whole;
+    }
+
+    private static Mat warpBlock(Mat photo, Sampling sampling, PixelSize size) {
         Mat result = new Mat();
         try (Mat matrix = sampling.matrix();
                 Scalar black = new Scalar();

@@ -17,6 +17,7 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
+import nexa.core.format.DeliveredFile;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
@@ -123,7 +124,7 @@ class DeliveryKilledTest {
                 CRC32 sum = new CRC32();
                 sum.update(Files.readAllBytes(file));
                 String name = folder.relativize(file).toString();
-                if (!name.equals(DeliveredFiles.NAME)) {
+                if (!name.equals(DeliveredFile.LIST)) {
                     sums.put(name, sum.getValue());
                 }
             }

@@ -16,10 +16,12 @@ import nexa.core.format.LengthUnit;
 import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.read.CameraData;
+import nexa.imaging.read.CaptureTime;
 import nexa.imaging.read.ExifOrientation;
 import nexa.imaging.read.PhotoFacts;
 import nexa.imaging.read.PhotoKind;
@@ -55,9 +57,10 @@ class DeliveryPlanTest {
                                 3,
                                 new PixelSize(3000, 2000),
                                 ExifOrientation.UPRIGHT,
-                                Optional.of(time),
+                                Optional.of(new CaptureTime(time, Optional.empty())),
                                 NO_CAMERA,
-                                Optional.empty())));
+                                Optional.empty(),
+                                new FileIdentity(1, "x"))));
         return new ShootReading(facts, Map.of());
     }
 

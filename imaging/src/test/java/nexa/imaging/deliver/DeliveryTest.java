@@ -27,6 +27,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
+import nexa.core.format.DeliveredFile;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
@@ -212,7 +213,7 @@ class DeliveryTest {
     void aListOfWhatWasDeliveredThatLeadsElsewhereIsNotFollowed() throws Exception {
         Files.createDirectories(out);
         Path other = Files.writeString(temporary.resolve("other.jpg"), "precious");
-        Files.writeString(out.resolve(DeliveredFiles.NAME), "print/a.jpg\t../other.jpg\tx\t8\n");
+        Files.writeString(out.resolve(DeliveredFile.LIST), "print/a.jpg\t../other.jpg\tx\t8\n");
         deliver(Set.of("print"));
         assertThat(other).hasContent("precious");
         assertThat(out.resolve("print/a.jpg")).exists();
@@ -427,7 +428,7 @@ class DeliveryTest {
         try (Stream<Path> all = Files.walk(out)) {
             return all.filter(Files::isRegularFile)
                     .map(file -> out.relativize(file).toString())
-                    .filter(name -> !name.equals(DeliveredFiles.NAME) && !name.equals(DeliveryList.NAME))
+                    .filter(name -> !name.startsWith(".nexa-") && !name.equals(DeliveryList.NAME))
                     .toList();
         }
     }

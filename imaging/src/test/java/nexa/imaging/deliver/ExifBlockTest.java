@@ -29,7 +29,7 @@ class ExifBlockTest {
     }
 
     private static byte[] delivered(byte[] source, DeliveryTerms terms) {
-        return ExifBlock.delivered(Optional.of(source), SIZE, terms).orElseThrow();
+        return ExifBlock.delivered(Optional.of(source), SIZE, terms, false).orElseThrow();
     }
 
     @Test
@@ -64,12 +64,13 @@ class ExifBlockTest {
 
     @Test
     void thereIsNoBlockWhereThereIsNothingToSay() {
-        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, DeliveryTerms.USUAL))
+        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, DeliveryTerms.USUAL, false))
                 .isEmpty();
         DeliveryTerms silent = DeliveryTerms.USUAL.withCameraData(false, false);
-        assertThat(ExifBlock.delivered(Optional.of(TestPhotos.exif(1, SIZE)), SIZE, silent))
+        assertThat(ExifBlock.delivered(Optional.of(TestPhotos.exif(1, SIZE)), SIZE, silent, false))
                 .isEmpty();
-        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, WITH_LINES)).isPresent();
+        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, WITH_LINES, false))
+                .isPresent();
     }
 
     @Test

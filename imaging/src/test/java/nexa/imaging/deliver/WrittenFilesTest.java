@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javax.imageio.ImageIO;
+import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.PixelSize;
 import nexa.imaging.TestPhotos;
@@ -46,7 +47,7 @@ class WrittenFilesTest {
         byte[] file = switch (type) {
             case JPEG -> JpegFile.encode(pixels, FileSpec.usual(""), profile, exif, PPI);
             case PNG -> PngFile.encode(pixels, profile, exif, PPI);
-            case TIFF -> TiffFile.encode(pixels, profile, exif, PPI);
+            case TIFF -> ExifBlock.joined(TiffFile.encode(pixels, profile, PPI), exif, DeliveryTerms.USUAL);
         };
         return Files.write(folder.resolve("written." + type.ending()), file);
     }

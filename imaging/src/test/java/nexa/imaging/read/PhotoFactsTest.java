@@ -8,12 +8,16 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
@@ -77,7 +81,8 @@ class PhotoFactsTest {
     @CsvSource({"a.jpg", "a.png"})
     void timeCameraLensAndExposureAreRead(String name) throws Exception {
         PhotoFacts facts = PhotoFacts.read(photo(name, block(1, "2026:03:09 14:05:07", 300, 100, 80)));
-        assertThat(facts.capturedAt()).hasValue(LocalDateTime.of(2026, 3, 9, 14, 5, 7));
+        assertThat(facts.capturedAt())
+                .hasValue(new CaptureTime(LocalDateTime.of(2026, 3, 9, 14, 5, 7), Optional.empty()));
         assertThat(facts.camera().camera()).hasValue("Kilnaro 2");
         assertThat(facts.camera().lens()).hasValue("Long 52 mm");
         assertThat(facts.camera().exposure().orElseThrow()).isCloseTo(1 / 60.0, within(1e-9));
@@ -163,5 +168,80 @@ class PhotoFactsTest {
         Picture seen = new PhotoPixels(file, Photo.untouched("turned")).picture(400);
         assertThat(seen.width()).isEqualTo(40);
         assertThat(seen.height()).isEqualTo(60);
+    }
+
+    private static PhotoFacts takenAt(String local, String offset) {
+        Optional<ZoneOffset> zone = offset.isEmpty() ? Optional.empty() : Optional.of(ZoneOffset.of(offset));
+        return new PhotoFacts(
+                PhotoKind.JPEG,
+                3,
+                new PixelSize(300, 200),
+                ExifOrientation.UPRIGHT,
+                Optional.of(new CaptureTime(LocalDateTime.parse(local), zone)),
+                new CameraData(
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()),
+                Optional.empty(),
+                new FileIdentity(1, "x"));
+    }
+
+    private static List<String> ordered(Map<String, PhotoFacts> facts) {
+        List<Photo> photos =
+                facts.keySet().stream().sorted().map(Photo::untouched).toList();
+        Shoot shoot = Shoot.of("S", Shoot.Order.TIME, List.of(), photos);
+        return new ShootReading(facts, Map.of())
+                .appliedTo(shoot).photos().stream().map(Photo::file).toList();
+    }
+
+    @Test
+    void twoCamerasGoByTheMomentIfBothTellItElseByTheirClocks() {
+        PhotoFacts early = takenAt("2026-04-18T10:00:00", "+02:00");
+        PhotoFacts late = takenAt("2026-04-18T09:30:00", "+01:00");
+        assertThat(ordered(Map.of("b.jpg", early, "a.jpg", late))).containsExactly("b.jpg", "a.jpg");
+        PhotoFacts clock = takenAt("2026-04-18T09:45:00", "");
+        assertThat(ordered(Map.of("b.jpg", early, "a.jpg", late, "c.jpg", clock)))
+                .containsExactly("a.jpg", "c.jpg", "b.jpg");
+        assertThat(ordered(Map.of("b.jpg", early, "a.jpg", early))).containsExactly("a.jpg", "b.jpg");
+    }
+
+    @Test
+    void theTimeIsThatOfTheCamerasClockWhateverItsOffset() throws Exception {
+        byte[] block = block(1, "2026:03:09 23:05:07", 300, 100);
+        // The place of the lens is taken by the offset.
+        ByteBuffer tags = ByteBuffer.wrap(block).order(ByteOrder.LITTLE_ENDIAN);
+        tags.putShort(50 + 2 + 4 * 12, (short) 0x9011).putInt(50 + 2 + 4 * 12 + 4, 7);
+        tags.position(214);
+        tags.put("-05:00\0".getBytes(StandardCharsets.US_ASCII));
+        CaptureTime taken = PhotoFacts.read(photo("a.jpg", block)).capturedAt().orElseThrow();
+        assertThat(taken.local()).isEqualTo(LocalDateTime.of(2026, 3, 9, 23, 5, 7));
+        assertThat(taken.instant()).hasValue(Instant.parse("2026-03-10T04:05:07Z"));
+    }
+
+    @Test
+    void aSubjectForgottenByHandDoesNotReturn() throws Exception {
+        photo("a.jpg", block(1, "2026:03:09 14:05:07", 300, 100));
+        Photo forgotten = Photo.untouched("a.jpg").withSubject(Optional.empty());
+        Shoot shoot = Shoot.of("S", Shoot.Order.NAME, List.of(), List.of(forgotten));
+        assertThat(ShootReading.of(shoot, folder)
+                        .appliedTo(shoot)
+                        .photo("a.jpg")
+                        .subject())
+                .isEmpty();
+    }
+
+    @Test
+    void aFileIsKnownAgainByWhatIsInIt() throws Exception {
+        Path file = photo("a.jpg", block(1, "2026:03:09 14:05:07", 300, 100));
+        FileIdentity identity = PhotoFacts.read(file).identity();
+        Path renamed = Files.move(file, folder.resolve("z.jpg"));
+        assertThat(PhotoFacts.read(renamed).identity()).isEqualTo(identity);
+        byte[] bytes = Files.readAllBytes(renamed);
+        bytes[bytes.length - 20] ^= 1;
+        Files.write(renamed, bytes);
+        assertThat(PhotoFacts.read(renamed).identity()).isNotEqualTo(identity);
     }
 }
