@@ -16,6 +16,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.deliver.DeliveryProblem;
 import nexa.store.KeptTerms;
 import nexa.store.Preferences;
 import nexa.store.UserData;
@@ -88,7 +89,11 @@ final class DeliverCommand implements Callable<Integer> {
         result.gaveUp()
                 .ifPresent(reason ->
                         err.println("Given up: " + reason + ". What is finished is kept; run it again to go on."));
-        boolean failed = opened.tellProblems(err) || !result.failures().isEmpty();
+        result.unlisted()
+                .ifPresent(reason -> err.println("The files are there, but their list is not: " + reason + "."));
+        boolean failed = opened.tellProblems(err)
+                || !result.failures().isEmpty()
+                || result.unlisted().isPresent();
         return failed ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
     }
 
@@ -121,19 +126,19 @@ final class DeliverCommand implements Callable<Integer> {
         }
     }
 
-    private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) {
-        Delivery delivery = new Delivery(
-                plan,
-                opened.folder(),
-                destination,
-                terms(),
-                (finished, total, name) -> err.println(finished + " of " + total + "  " + name));
-        try {
-            return delivery.run(Runtime.getRuntime().availableProcessors());
-        } catch (IOException e) {
-            throw new ParameterException(
-                    spec.commandLine(), "The folder " + destination + " can't be made: " + e.getMessage(), e);
-        }
+    private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) throws DeliveryProblem {
+        Delivery delivery = new Delivery(plan, opened.folder(), destination, terms(), new Delivery.Progress() {
+            @Override
+            public void advanced(int finished, int total, String name) {
+                err.println(finished + " of " + total + "  " + name);
+            }
+
+            @Override
+            public void waits() {
+                err.println("Another delivery into " + destination + " is going on. This one waits for it.");
+            }
+        });
+        return delivery.run(Runtime.getRuntime().availableProcessors());
     }
 
     private void print(Delivery.Result result) throws IOException {

@@ -5,6 +5,7 @@ import java.io.OutputStreamWriter;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import nexa.imaging.deliver.DeliveryProblem;
 import nexa.store.ShootProblem;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -33,7 +34,7 @@ public final class NexaCommand {
                 .setOut(utf8)
                 .setCaseInsensitiveEnumValuesAllowed(true)
                 .setExecutionExceptionHandler((problem, command, parsed) -> {
-                    if (!(problem instanceof ShootProblem)) {
+                    if (!(problem instanceof ShootProblem || problem instanceof DeliveryProblem)) {
                         throw problem;
                     }
                     command.getErr().println(problem.getMessage());

@@ -9,11 +9,14 @@ import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import nexa.store.ShootFolder;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.DisabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
 
 class NexaCommandTest {
@@ -174,5 +177,71 @@ class NexaCommandTest {
 
     private int run(String... arguments) {
         return NexaCommand.run(out, arguments);
+    }
+
+    @Test
+    void whatCannotBeDeliveredIntoIsNamedWithoutTheUsage() throws Exception {
+        document(DOCUMENT);
+        Path file = Files.writeString(folder.resolve("out"), "a file");
+        Said said = runAside("C.UTF-8", "deliver", folder.toString(), "--to", file.toString());
+        assertThat(said.code()).isEqualTo(2);
+        assertThat(said.err()).contains("is a file, not a folder").doesNotContain("Usage");
+    }
+
+    @Test
+    @DisabledOnOs(OS.WINDOWS)
+    void anyLettersInNamesWorkInEveryLocale() throws Exception {
+        document(DOCUMENT);
+        Said said = runAside("C", "crops", folder.toString(), "--json");
+        assertThat(said.err()).isEmpty();
+        assertThat(said.code()).isZero();
+        assertThat(said.out()).contains("über 🏺.jpg");
+        Path to = folder.resolve("ä");
+        assertThat(runAside("POSIX", "deliver", folder.toString(), "--to", to.toString())
+                        .code())
+                .isZero();
+        assertThat(to.resolve("page/über 🏺.jpg")).exists();
+    }
+
+    @Test
+    @DisabledOnOs(OS.WINDOWS)
+    void aNameThatIsNoTextIsThatFilesProblemAlone() throws Exception {
+        Process copying = new ProcessBuilder("bash", "-c", "cp 'a 1.jpg' $'\\xe4.jpg'")
+                .directory(folder.toFile())
+                .start();
+        assertThat(copying.waitFor()).isZero();
+        Said said = runAside(
+                "C.UTF-8",
+                "deliver",
+                folder.toString(),
+                "--to",
+                folder.resolve("out").toString());
+        assertThat(said.code()).isEqualTo(1);
+        assertThat(said.err()).contains("has a name that can't be read here");
+        assertThat(folder.resolve("out/post/a 1.jpg")).exists();
+    }
+
+    /** What another program said. */
+    private record Said(int code, String out, String err) {}
+
+    /** Runs a command in a program of its own, started as the script starts it, in a locale. */
+    private Said runAside(String locale, String... arguments) throws Exception {
+        List<String> command = new ArrayList<>(List.of(
+                "bash",
+                "-c",
+                ". ../nexa && speak_all_letters && exec java -Djava.awt.headless=true \"$@\"",
+                "nexa",
+                "-cp",
+                System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                "-Dnexa.data=" + folder.resolve(".data"),
+                NexaCommand.class.getName()));
+        command.addAll(List.of(arguments));
+        Path err = folder.resolve(".err");
+        ProcessBuilder aside = new ProcessBuilder(command).redirectError(err.toFile());
+        aside.environment().remove("LANG");
+        aside.environment().put("LC_ALL", locale);
+        Process running = aside.start();
+        String said = new String(running.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        return new Said(running.waitFor(), said, Files.readString(err));
     }
 }

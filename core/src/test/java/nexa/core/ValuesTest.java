@@ -77,6 +77,8 @@ class ValuesTest {
         "{photo} page,a/b:c,a-b-c page",
         "{photo},..,photo",
         "{photo},CON,CON-",
+        "{photo} page,.hidden,hidden page",
+        "{photo},'. .a.b',a.b",
         "../{photo},x,-x",
         "{photo},'über \"42\" 🏺','über -42- 🏺'"
     })

@@ -21,6 +21,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
@@ -233,5 +234,62 @@ class ChangesTest {
         assertThat(actual.centre().distance(expected.centre())).isLessThan(1e-6);
         assertThat(actual.size().width()).isCloseTo(expected.size().width(), within(1e-6));
         assertThat(actual.size().height()).isCloseTo(expected.size().height(), within(1e-6));
+    }
+
+    @Test
+    void aCropThatItsFormatChangesIsNotDoneAnyMoreAndOneThatStaysAsItWasIs() {
+        Shoot done = shoot;
+        for (Photo photo : shoot.photos()) {
+            CropEntry entry = photo.entry("page").withDone(true);
+            done = done.with(photo.file(), before -> before.withEntry("page", entry));
+        }
+        Format page = done.format("page");
+        Shoot squared = Formats.change(done, reshaped(page, "1:1"));
+        assertThat(Done.after(done, squared).photos())
+                .noneMatch(photo -> photo.entry("page").isDone());
+        Shoot named = Formats.change(done, page.withName("Other"));
+        assertThat(Done.after(done, named).photos())
+                .allMatch(photo -> photo.entry("page").isDone());
+        Shoot same = Formats.change(done, reshaped(page, "8:6"));
+        assertThat(Done.after(done, same).photos())
+                .as("the same ratio in other numbers")
+                .allMatch(photo -> photo.entry("page").isDone());
+    }
+
+    private static Format reshaped(Format page, String ratio) {
+        return Format.of(page.id(), page.name(), Ratio.parse(ratio)).withLeads(page.leads());
+    }
+
+    @Test
+    void whatWasSaidOfAPhotoGoesAlongToItsNewName() {
+        FileIdentity one = new FileIdentity(100, "a");
+        FileIdentity other = new FileIdentity(100, "b");
+        List<Photo> photos = List.of(
+                shoot.photo("lead.jpg").withIdentity(one),
+                shoot.photo("own.jpg").withIdentity(other),
+                shoot.photo("wide.jpg"),
+                Photo.untouched("new.jpg").withIdentity(one).withPixels(new PixelSize(6000, 4000)),
+                Photo.untouched("said.jpg").withIdentity(other).withAngle(new Angle(1)));
+        Shoot found = Shoot.of("Firing", Shoot.Order.NAME, shoot.formats(), photos);
+        Set<String> missing = Set.of("lead.jpg", "own.jpg");
+        Map<String, String> names = Renamed.find(found, missing);
+        assertThat(names)
+                .as("what has been worked on already takes nothing")
+                .containsExactly(Map.entry("lead.jpg", "new.jpg"));
+
+        Shoot taken = Renamed.takeAlong(found, names);
+        assertThat(taken.photo("new.jpg").entry("page"))
+                .isEqualTo(shoot.photo("lead.jpg").entry("page"));
+        assertThat(taken.photo("new.jpg").angle()).isEqualTo(new Angle(-2.3));
+        assertThat(taken.format("page").leads()).containsEntry(Orientation.WIDE, "new.jpg");
+        assertThat(new Crops(taken)
+                        .of(taken.photo("wide.jpg"), taken.format("page"))
+                        .crop())
+                .as("who followed still does")
+                .isEqualTo(new Crops(found)
+                        .of(found.photo("wide.jpg"), found.format("page"))
+                        .crop());
+        assertThat(Renamed.leftNames(taken, missing)).containsExactly("lead.jpg");
+        assertThat(Renamed.find(taken, missing)).isEmpty();
     }
 }

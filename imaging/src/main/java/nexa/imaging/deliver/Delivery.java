@@ -207,7 +207,13 @@ public final class Delivery {
                 unlisted = Optional.of(WriteProblem.words(destination.resolve(DeliveryList.NAME), e));
             }
         }
-        return new Result(List.copyOf(written), List.copyOf(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
+        return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
+    }
+
+    private List<Path> asGiven(List<Path> files) {
+        return files.stream()
+                .map(file -> given.resolve(destination.relativize(file)))
+                .toList();
     }
 
     /** The files of one photo together, so that it is decoded but once. */
