@@ -59,6 +59,11 @@ public final class NexaApplication extends Application {
         loadFont("HankenGrotesk-Regular.ttf");
         loadFont("HankenGrotesk-SemiBold.ttf");
         Shell shell = new Shell(stage, userData, sample);
+        stage.setOnCloseRequest(event -> {
+            if (!shell.mayClose()) {
+                event.consume();
+            }
+        });
         Scene scene = new Scene(shell, WIDTH, HEIGHT);
         scene.getStylesheets()
                 .add(Objects.requireNonNull(NexaApplication.class.getResource("nexa.css"))

@@ -7,9 +7,11 @@ import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -79,6 +81,25 @@ public final class PhotoFiles {
         }
         names.sort(BY_NAME);
         return names;
+    }
+
+    /** The photos that {@link #in} lists, each with its stamp. */
+    public static Map<String, FileStamp> stamps(Path folder) throws IOException {
+        Map<String, FileStamp> stamps = new LinkedHashMap<>();
+        for (String name : in(folder)) {
+            stamp(folder, name).ifPresent(stamp -> stamps.put(name, stamp));
+        }
+        return stamps;
+    }
+
+    /** Empty for a file that went meanwhile, or whose name this system has no letters for. */
+    private static Optional<FileStamp> stamp(Path folder, String name) {
+        try {
+            BasicFileAttributes attributes = Files.readAttributes(folder.resolve(name), BasicFileAttributes.class);
+            return Optional.of(new FileStamp(attributes.size(), attributes.lastModifiedTime()));
+        } catch (IOException | InvalidPathException e) {
+            return Optional.empty();
+        }
     }
 
     /** A file that somebody put in a result's place since is a photo. */

@@ -50,6 +50,7 @@ public record Edit(
         CARRY,
         LET_GO,
         STEP,
+        RENAME,
         FORMAT
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.CameraData;
+import nexa.imaging.read.CaptureTime;
 import nexa.imaging.read.PhotoFacts;
 
 /** How a photo was taken, in two short lines. */
@@ -18,7 +19,7 @@ final class CameraWords {
     /** When, and with which camera and lens; empty if the photo does not say. */
     static String gear(PhotoFacts facts) {
         List<String> parts = new ArrayList<>();
-        facts.capturedAt().map(TIME::format).ifPresent(parts::add);
+        facts.capturedAt().map(CaptureTime::local).map(TIME::format).ifPresent(parts::add);
         facts.camera().camera().ifPresent(parts::add);
         facts.camera().lens().ifPresent(parts::add);
         return String.join("   ", parts);

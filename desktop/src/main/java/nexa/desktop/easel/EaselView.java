@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.ContextMenu;
@@ -47,6 +48,7 @@ public final class EaselView extends View {
     private static final int FINE_LINES = 17;
     private static final double BELOW_TOP = 12;
     private static final double BY_POINTER = 18;
+    private static final double BELOW_REASON = 44;
     /** Room for the longest hint beside the pointer. */
     private static final double HINT_ROOM = 300;
 
@@ -66,6 +68,7 @@ public final class EaselView extends View {
     private final HBox photoTag = new HBox(8, photoName, photoState, camera);
     private final Label hint = Parts.label("", "room-hint");
     private final TraceBar traceBar;
+    private final Button again;
     private final FormatsColumn formats;
     private final ProofStrip proofs;
     private boolean isBare;
@@ -91,6 +94,7 @@ public final class EaselView extends View {
         this.hand = new Hand(session, room, this::draftChanged, this::gestureEnded);
         this.actions = new PhotoActions(session, overlays, this::letGoOfAll);
         this.step = new StepSection(actions);
+        this.again = Parts.button("again.read", actions::readAgain);
         this.traceBar = new TraceBar(new Traced());
         this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
         this.desk = new Desk(
@@ -127,7 +131,10 @@ public final class EaselView extends View {
         StackPane.setAlignment(photoTag, Pos.TOP_RIGHT);
         StackPane.setAlignment(hint, Pos.TOP_CENTER);
         StackPane.setAlignment(traceBar, Pos.BOTTOM_CENTER);
-        StackPane place = new StackPane(room, photoTag, hint, traceBar);
+        again.setId("read-again");
+        again.setTranslateY(BELOW_REASON);
+        again.setVisible(false);
+        StackPane place = new StackPane(room, photoTag, hint, traceBar, again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(desk.node());
@@ -202,6 +209,7 @@ public final class EaselView extends View {
         photoName.setText(
                 session.photo().map(photo -> PhotoNames.base(photo.file())).orElse(""));
         photoTag.setVisible(session.photo().isPresent());
+        again.setVisible(session.photo().filter(session::hasProblem).isPresent());
         showCamera();
     }
 
@@ -417,6 +425,9 @@ public final class EaselView extends View {
         if (session.photo().flatMap(Photo::subject).isPresent()) {
             items.add(Parts.item(Words.get("spot.put"), tools::putSubjectOnCrossing));
             items.add(Parts.item(Words.get("spot.clear"), tools::clearSubject));
+        }
+        if (session.photo().filter(session::hasProblem).isPresent()) {
+            items.add(Parts.item(Words.get("menu.again"), actions::readAgain));
         }
         items.add(Parts.item(Words.get("menu.select"), () -> actions.mark(Mark.SELECT)));
         items.add(Parts.item(Words.get("menu.out"), () -> actions.mark(Mark.OUT)));

@@ -3,6 +3,7 @@ package nexa.desktop.easel;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
@@ -28,6 +29,7 @@ import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.session.DraftClock;
 import nexa.desktop.session.ShootSession;
 
 /**
@@ -58,6 +60,7 @@ final class Hand {
     private final Consumer<PhotoCrop> draftChanged;
     private final Runnable ended;
     private final PauseTransition pause = new PauseTransition(PAUSE);
+    private final DraftClock clock;
     private Optional<PhotoCrop> start = Optional.empty();
     private Crop draft;
     private Angle draftAngle = Angle.NONE;
@@ -79,6 +82,7 @@ final class Hand {
         this.room = room;
         this.draftChanged = draftChanged;
         this.ended = ended;
+        this.clock = new DraftClock(session, this::change);
         pause.setOnFinished(event -> finish());
     }
 
@@ -156,6 +160,7 @@ final class Hand {
                 draftAngle = crop.photo().angle();
             });
             kind = newKind;
+            clock.goOn();
         }
         return start.isPresent();
     }
@@ -470,23 +475,34 @@ final class Hand {
     /** Makes the gesture in progress, if there is one, an edit. */
     void finish() {
         pause.stop();
+        clock.stop();
         drag = Drag.NONE;
         if (start.isEmpty()) {
             return;
         }
-        PhotoCrop from = start.get();
+        Optional<UnaryOperator<Shoot>> change = change();
+        String format = start.get().format().id();
         start = Optional.empty();
-        String format = from.format().id();
-        if (kind == Edit.Kind.LEVEL) {
-            Angle angle = draftAngle;
-            session.edit(kind, format, shoot -> shoot.with(from.photo().file(), photo -> photo.withAngle(angle)));
-        } else if (!from.crop().equals(draft)) {
-            session.edit(kind, format, shoot -> {
-                Adjust adjust = adjust(shoot, from);
-                return kind == Edit.Kind.SLIDE ? adjust.slidTo(draft) : adjust.to(draft);
-            });
-        }
+        change.ifPresentOrElse(what -> session.edit(kind, format, what), session::dropDraft);
         ended.run();
+    }
+
+    /** What the gesture in progress would do if it ended now; empty if that is nothing. */
+    private Optional<UnaryOperator<Shoot>> change() {
+        PhotoCrop from = start.orElse(null);
+        Angle angle = draftAngle;
+        Crop crop = draft;
+        if (from != null && kind == Edit.Kind.LEVEL) {
+            return Optional.of(shoot -> shoot.with(from.photo().file(), photo -> photo.withAngle(angle)));
+        }
+        if (from == null || from.crop().equals(crop)) {
+            return Optional.empty();
+        }
+        boolean isSlide = kind == Edit.Kind.SLIDE;
+        return Optional.of(shoot -> {
+            Adjust adjust = adjust(shoot, from);
+            return isSlide ? adjust.slidTo(crop) : adjust.to(crop);
+        });
     }
 
     private Outline outline() {

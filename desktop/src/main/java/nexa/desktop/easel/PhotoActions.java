@@ -60,6 +60,11 @@ final class PhotoActions implements StepSection.Doors {
                 (shoot, file) -> shoot.with(file, before -> before.withMark(before.mark() == mark ? Mark.OPEN : mark)));
     }
 
+    /** Tries to read the photo once more. */
+    void readAgain() {
+        session.photo().ifPresent(photo -> session.readAgain(Set.of(photo.file())));
+    }
+
     /** Marks the crop done and goes to the next that is not. */
     void doneAndOn() {
         first.run();

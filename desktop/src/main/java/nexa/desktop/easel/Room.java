@@ -180,7 +180,14 @@ final class Room extends Region {
     }
 
     static boolean isSamePicture(Photo one, Photo other) {
-        return one.file().equals(other.file()) && one.turn() == other.turn() && one.isMirrored() == other.isMirrored();
+        // The identity is learned a little after the first picture; only another one tells of another file.
+        boolean isAnotherFile = one.identity().isPresent()
+                && other.identity().isPresent()
+                && !one.identity().equals(other.identity());
+        return one.file().equals(other.file())
+                && !isAnotherFile
+                && one.turn() == other.turn()
+                && one.isMirrored() == other.isMirrored();
     }
 
     private void forgetDrawing() {

@@ -1,10 +1,8 @@
 package nexa.desktop.handover;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.function.Supplier;
-import javafx.application.Platform;
+import javafx.beans.InvalidationListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,14 +12,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import nexa.core.format.DeliveryTerms;
+import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.Delivery;
-import nexa.imaging.deliver.DeliveryPlan;
 
-/** Runs a delivery in the background and shows how it gets on and what came of it. */
-final class DeliveryPanel {
+/** Shows how a delivery gets on and what came of it, and lets it pause and stop. */
+public final class DeliveryPanel {
     private final Label title = Parts.label("", "section-title");
     private final ProgressBar bar = new ProgressBar(0);
     private final Label count = Parts.label("");
@@ -29,18 +26,16 @@ final class DeliveryPanel {
     private final ToggleButton pause = Parts.toggle("deliver.pause", "choice");
     private final Button stop;
     private final VBox node;
-    private volatile Delivery delivery;
-    private volatile boolean isStopped;
-    private boolean isRunning;
-    private long began;
-    private long pausedAt;
-    private Runnable ended = () -> {};
+    private final InvalidationListener changed = observed -> refresh();
+    private Optional<RunningDelivery> shown = Optional.empty();
 
-    DeliveryPanel() {
-        stop = Parts.button("deliver.stop", this::stop);
+    public DeliveryPanel() {
+        stop = Parts.button("deliver.stop", () -> shown.ifPresent(RunningDelivery::stop));
         stop.setId("stop-delivery");
         pause.setId("pause-delivery");
-        pause.setOnAction(event -> setPaused(pause.isSelected()));
+        pause.setOnAction(event -> shown.ifPresent(running -> running.setPaused(pause.isSelected())));
+        title.setMinWidth(Label.USE_PREF_SIZE);
+        count.setMinWidth(Label.USE_PREF_SIZE);
         bar.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(bar, Priority.ALWAYS);
         HBox line = new HBox(12, title, bar, count, pause, stop);
@@ -52,61 +47,73 @@ final class DeliveryPanel {
         node.setVisible(false);
     }
 
-    Node node() {
+    public Node node() {
         return node;
     }
 
-    boolean isRunning() {
-        return isRunning;
+    /** Shows a delivery from now on, or none. */
+    public void show(Optional<RunningDelivery> delivery) {
+        shown.ifPresent(before -> {
+            before.progressProperty().removeListener(changed);
+            before.outcomeProperty().removeListener(changed);
+        });
+        shown = delivery;
+        delivery.ifPresent(now -> {
+            now.progressProperty().addListener(changed);
+            now.outcomeProperty().addListener(changed);
+        });
+        refresh();
     }
 
-    void onEnd(Runnable action) {
-        ended = action;
+    private void refresh() {
+        node.setVisible(shown.isPresent());
+        shown.ifPresent(delivery -> {
+            boolean isRunning = delivery.isRunning();
+            RunningDelivery.Progress now = delivery.progressProperty().get();
+            stop.setVisible(isRunning);
+            pause.setVisible(isRunning);
+            pause.setDisable(now.phase() == RunningDelivery.Phase.READING);
+            pause.setSelected(now.isPaused());
+            pause.setText(Words.get(now.isPaused() ? "deliver.goOn" : "deliver.pause"));
+            title.setText(title(now));
+            bar.setProgress(now.total() == 0 ? 0 : (double) now.finished() / now.total());
+            count.setText(Words.get("deliver.count", now.finished(), now.total()) + left(delivery, now));
+            detail.setText(delivery.outcomeProperty()
+                    .get()
+                    .map(outcome -> words(outcome, delivery.destination()))
+                    .orElse(
+                            now.name().isEmpty()
+                                    ? Words.get("deliver.keeps")
+                                    : now.name() + "   " + Words.get("deliver.keeps")));
+        });
     }
 
-    /** @param planning works out the plan, in the background */
-    void start(Supplier<DeliveryPlan> planning, Path source, Path destination, DeliveryTerms terms) {
-        isRunning = true;
-        began = System.nanoTime();
-        pausedAt = 0;
-        delivery = null;
-        isStopped = false;
-        node.setVisible(true);
-        stop.setVisible(true);
-        stop.setDisable(false);
-        pause.setVisible(true);
-        setPaused(false);
-        bar.setProgress(0);
-        count.setText("");
-        detail.setText(Words.get("deliver.keeps"));
-        Thread runner = new Thread(() -> run(planning.get(), source, destination, terms), "delivery run");
-        runner.setDaemon(true);
-        runner.start();
+    private static String title(RunningDelivery.Progress now) {
+        boolean isPaused = now.isPaused() && now.phase() != RunningDelivery.Phase.ENDED;
+        return isPaused ? Words.get("deliver.paused") : Words.of("deliver.phase", now.phase());
     }
 
-    private void run(DeliveryPlan plan, Path source, Path destination, DeliveryTerms terms) {
-        Delivery begun = new Delivery(
-                plan,
-                source,
-                destination,
-                terms,
-                (finished, total, name) -> Platform.runLater(() -> show(finished, total, name)));
-        delivery = begun;
-        if (isStopped) {
-            begun.stop();
+    /** How long it will take yet, once enough is done to tell. */
+    private static String left(RunningDelivery delivery, RunningDelivery.Progress now) {
+        double seconds = delivery.seconds();
+        boolean isTooEarly = seconds < 3 || now.finished() == 0 || now.finished() == now.total();
+        if (isTooEarly || now.phase() != RunningDelivery.Phase.WRITING) {
+            return "";
         }
-        String words;
-        try {
-            Delivery.Result result = begun.run(Runtime.getRuntime().availableProcessors());
-            words = outcome(result, plan.files().size(), destination);
-        } catch (IOException e) {
-            words = Words.get("deliver.noFolder", destination, e.getMessage());
-        }
-        String said = words;
-        Platform.runLater(() -> end(said));
+        long left = Math.round(seconds / now.finished() * (now.total() - now.finished()));
+        return left >= 90 ? Words.get("deliver.minutes", Math.round(left / 60.0)) : Words.get("deliver.seconds", left);
     }
 
-    private static String outcome(Delivery.Result result, int total, Path destination) {
+    private static String words(RunningDelivery.Outcome outcome, Path destination) {
+        if (outcome.problem().isPresent()) {
+            return outcome.problem().get();
+        }
+        return outcome.result()
+                .map(result -> words(result, outcome.files(), destination))
+                .orElse(Words.get("deliver.stopped", 0, outcome.files()));
+    }
+
+    private static String words(Delivery.Result result, int total, Path destination) {
         StringBuilder words = new StringBuilder();
         int written = result.written().size() + result.kept().size();
         if (result.gaveUp().isPresent()) {
@@ -119,54 +126,10 @@ final class DeliveryPanel {
         if (!result.kept().isEmpty()) {
             words.append(' ').append(Words.get("deliver.kept", result.kept().size()));
         }
+        result.unlisted().ifPresent(reason -> words.append('\n').append(Words.get("deliver.unlisted", reason)));
         for (Delivery.Failure failure : result.failures()) {
             words.append('\n').append(Words.get("deliver.failed", failure.item().name(), failure.reason()));
         }
         return words.toString();
-    }
-
-    private void show(int finished, int total, String name) {
-        bar.setProgress(total == 0 ? 0 : (double) finished / total);
-        count.setText(Words.get("deliver.count", finished, total) + left(finished, total));
-        detail.setText(name.isEmpty() ? Words.get("deliver.keeps") : name + "   " + Words.get("deliver.keeps"));
-    }
-
-    /** How long it will take yet, once enough is done to tell. */
-    private String left(int finished, int total) {
-        double seconds = (System.nanoTime() - began) / 1e9;
-        if (seconds < 3 || finished == 0 || finished == total) {
-            return "";
-        }
-        long left = Math.round(seconds / finished * (total - finished));
-        return left >= 90 ? Words.get("deliver.minutes", Math.round(left / 60.0)) : Words.get("deliver.seconds", left);
-    }
-
-    private void setPaused(boolean isPaused) {
-        pause.setSelected(isPaused);
-        pause.setText(Words.get(isPaused ? "deliver.goOn" : "deliver.pause"));
-        title.setText(Words.get(isPaused ? "deliver.paused" : "deliver.title"));
-        Optional.ofNullable(delivery).ifPresent(running -> running.setPaused(isPaused));
-        // The time spent waiting says nothing of the time that is left.
-        if (isPaused) {
-            pausedAt = System.nanoTime();
-        } else if (pausedAt != 0) {
-            began += System.nanoTime() - pausedAt;
-            pausedAt = 0;
-        }
-    }
-
-    private void end(String words) {
-        isRunning = false;
-        stop.setVisible(false);
-        pause.setVisible(false);
-        title.setText(Words.get("deliver.done"));
-        detail.setText(words);
-        ended.run();
-    }
-
-    void stop() {
-        isStopped = true;
-        Optional.ofNullable(delivery).ifPresent(Delivery::stop);
-        stop.setDisable(true);
     }
 }

@@ -29,6 +29,8 @@ import nexa.core.format.Format;
 import nexa.core.format.ViewingDistance;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.session.Deliveries;
+import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.View;
@@ -48,9 +50,11 @@ public final class HandOverView extends View {
     }
 
     private final ShootSession session;
+    private final Deliveries deliveries;
     private final Consumer<String> go;
     private final TermsEditor terms;
     private final Label room = Parts.label("", "small", "quiet");
+    private final Label only = Parts.label("", "small", "look");
     private Which which = Which.ALL_BUT_OUT;
     private final DeliveryNote note;
     private final DeliveryPanel running = new DeliveryPanel();
@@ -66,9 +70,15 @@ public final class HandOverView extends View {
      * @param change opens a format to be changed
      * @param go brings the view of a key to the front
      */
-    public HandOverView(ShootSession session, Preferences preferences, Consumer<String> change, Consumer<String> go) {
+    public HandOverView(
+            ShootSession session,
+            Deliveries deliveries,
+            Preferences preferences,
+            Consumer<String> change,
+            Consumer<String> go) {
         super("handover");
         this.session = session;
+        this.deliveries = deliveries;
         this.go = go;
         this.terms = new TermsEditor(preferences);
         this.to = session.path().resolve(Words.get("handover.folder"));
@@ -84,7 +94,10 @@ public final class HandOverView extends View {
         node.setRight(side());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
-        running.onEnd(this::refresh);
+        only.setId("only-opened");
+        only.setWrapText(true);
+        only.setGraphic(Parts.triangle());
+        showDelivery();
         refresh();
     }
 
@@ -109,6 +122,7 @@ public final class HandOverView extends View {
                 8,
                 Parts.label(Words.get("handover.which"), "section-title"),
                 whichRow(),
+                only,
                 Parts.label(Words.get("handover.where"), "section-title", "panel-gap"),
                 where,
                 room,
@@ -128,6 +142,15 @@ public final class HandOverView extends View {
         panel.setBottom(foot);
         panel.getStyleClass().addAll("side-panel", "handover-side");
         return panel;
+    }
+
+    /** Of photos opened alone, only these are delivered. */
+    private void tellOnly() {
+        only.setText(session.only()
+                .map(files -> Words.get("handover.only", files.size()))
+                .orElse(""));
+        only.setVisible(session.only().isPresent());
+        only.setManaged(session.only().isPresent());
     }
 
     private HBox whichRow() {
@@ -183,7 +206,8 @@ public final class HandOverView extends View {
                         .map(Format::id)
                         .toList()),
                 which == Which.SELECTS,
-                which == Which.DONE);
+                which == Which.DONE,
+                session.only());
     }
 
     private void refresh() {
@@ -195,10 +219,11 @@ public final class HandOverView extends View {
         if (node.getScene() == null) {
             return;
         }
+        tellOnly();
         destination.setText(shortened(to));
         destination.setTooltip(Parts.tooltip(to.toString()));
         deliver.setText(Words.get("handover.deliver.count", files));
-        deliver.setDisable(files == 0 || running.isRunning());
+        deliver.setDisable(files == 0 || isDelivering());
         // Working out every crop of a large shoot takes longer than a frame.
         long number = ++asked;
         Path destinationNow = to;
@@ -315,16 +340,25 @@ public final class HandOverView extends View {
     }
 
     private void deliver() {
-        Shoot shoot = session.shoot();
-        ShootReading reading = session.readingProperty().get();
-        DeliveryPlan.Choice choice = choice();
-        running.start(() -> DeliveryPlan.of(shoot, reading, choice), session.path(), to, terms.get());
+        deliveries.begin(session, choice(), to, terms.get());
+        showDelivery();
         refresh();
+    }
+
+    private void showDelivery() {
+        Optional<RunningDelivery> delivery = deliveries.of(session.path());
+        running.show(delivery);
+        delivery.filter(RunningDelivery::isRunning)
+                .ifPresent(begun -> subscriptions.listen(begun.outcomeProperty(), this::refresh));
+    }
+
+    private boolean isDelivering() {
+        return deliveries.of(session.path()).map(RunningDelivery::isRunning).orElse(false);
     }
 
     @Override
     public void dispose() {
         super.dispose();
-        running.stop();
+        running.show(Optional.empty());
     }
 }

@@ -38,6 +38,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.series.StepWords;
+import nexa.desktop.session.DraftClock;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatChooser;
 import nexa.desktop.shell.Parts;
@@ -81,6 +82,7 @@ public final class LineUpView extends View {
     private final TextField tightness = new TextField();
     private final TextField position = new TextField();
     private final PauseTransition pause = new PauseTransition(PAUSE);
+    private final DraftClock clock;
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = new LineUp(List.of());
     private Optional<Draft> draft = Optional.empty();
@@ -119,6 +121,7 @@ public final class LineUpView extends View {
         node.setTop(tools());
         node.setCenter(new StackPane(scroll, flick));
         node.setBottom(foot());
+        this.clock = new DraftClock(session, () -> draft.map(now -> now::in));
         pause.setOnFinished(event -> finish());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
@@ -294,11 +297,13 @@ public final class LineUpView extends View {
         draft = Optional.of(new Draft(from.photo().file(), from.format().id(), crop, kind));
         lineUp = lineUp(false);
         refreshCells();
+        clock.goOn();
     }
 
     @Override
     public void finish() {
         pause.stop();
+        clock.stop();
         draft.ifPresent(done -> {
             draft = Optional.empty();
             session.edit(done.kind(), done.format(), done::in);

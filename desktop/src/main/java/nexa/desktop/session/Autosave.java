@@ -1,10 +1,14 @@
 package nexa.desktop.session;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.format.Format;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
@@ -45,6 +49,17 @@ public final class Autosave {
         } catch (ShootProblem e) {
             listener.failed(e);
         }
+    }
+
+    /** Records how photos and formats are in a gesture that goes on, so that a crash takes no more than a moment of it. */
+    void record(List<Photo> photos, Optional<List<Format>> formats) {
+        thread.execute(() -> {
+            try {
+                folder.record(photos, formats);
+            } catch (ShootProblem e) {
+                listener.failed(e);
+            }
+        });
     }
 
     /** Done when everything is saved and another window may write. */

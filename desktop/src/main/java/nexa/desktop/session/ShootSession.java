@@ -1,12 +1,16 @@
 package nexa.desktop.session;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -19,6 +23,7 @@ import nexa.core.series.Crops;
 import nexa.core.series.Done;
 import nexa.core.series.Look;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.Renamed;
 import nexa.core.series.Step;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
@@ -45,10 +50,16 @@ public final class ShootSession {
     private final ObjectProperty<Optional<String>> photo = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Set<String>> chosen = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<String> format;
-    private final FactsReader reader;
+    private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
+    private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
+    private final FolderWatch watch;
+    private final List<FactsReader> readers = new ArrayList<>();
+    private Set<String> leftNames = Set.of();
     private Optional<Set<String>> only = Optional.empty();
     private Crops crops;
     private Runnable refused = () -> {};
+    /** The photos of a gesture that goes on, of which something was recorded. */
+    private Set<String> drafted = Set.of();
 
     /** Begins to work on an opened folder: its photos are read in the background from now on. */
     public ShootSession(ShootFolder folder, Autosave.Listener saving) {
@@ -63,17 +74,110 @@ public final class ShootSession {
                 folder.path(), Math.max(2, Runtime.getRuntime().availableProcessors()), PICTURE_BYTES);
         this.autosave = new Autosave(folder, saving);
         pictures.onFailure((broken, problem) -> Platform.runLater(() -> learn(broken, problem)));
-        shoot.addListener((observed, before, now) -> crops = new Crops(now));
+        shoot.addListener((observed, before, now) -> {
+            crops = new Crops(now);
+            Set<String> missing = missing();
+            leftNames = missing.isEmpty() ? Set.of() : Renamed.leftNames(now, missing);
+        });
         goTo(folder.shoot().photos().stream().map(Photo::file).findFirst());
-        reader = new FactsReader(
+        watch = new FolderWatch(
                 folder.path(),
-                folder.shoot().photos(),
+                folder.shoot().photos().stream().map(Photo::file).collect(Collectors.toSet()),
+                news -> Platform.runLater(() -> hear(news)));
+        watch.begin();
+        read(folder.shoot().photos());
+    }
+
+    private void read(List<Photo> photos) {
+        FactsReader reader = new FactsReader(
+                folder.path(),
+                photos,
                 pictures::whenIdle,
                 (part, isLast, goOn) -> Platform.runLater(() -> {
                     learn(part, isLast);
                     afterShowing(goOn);
                 }));
+        readers.add(reader);
         reader.begin();
+    }
+
+    private void hear(FolderNews news) {
+        fresh.set(news.fresh());
+        news.changed().forEach(pictures::forget);
+        Map<String, PhotoProblem> gone = new HashMap<>();
+        news.gone().forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
+        if (!gone.isEmpty()) {
+            reading.set(reading.get().plus(new ShootReading(Map.of(), gone)));
+            seekRenamed();
+        }
+        readAgain(news.changed());
+    }
+
+    /** Reads photos again, since what kept them from being read may have passed, or their files have changed. */
+    public void readAgain(Set<String> files) {
+        List<Photo> photos = shoot.get().photos().stream()
+                .filter(photo -> files.contains(photo.file()))
+                .toList();
+        files.forEach(pictures::forget);
+        if (!photos.isEmpty()) {
+            read(photos);
+        }
+    }
+
+    /** The photos that have come into the folder since the shoot was opened and are not in it yet. */
+    public ReadOnlyObjectProperty<Set<String>> freshProperty() {
+        return fresh.getReadOnlyProperty();
+    }
+
+    /** Takes the photos that have come into the folder into the shoot. */
+    public void addFresh() {
+        List<Photo> all = new ArrayList<>(shoot.get().photos());
+        List<Photo> added = fresh.get().stream()
+                .filter(file -> shoot.get().find(file).isEmpty())
+                .map(Photo::untouched)
+                .toList();
+        all.addAll(added);
+        watch.know(fresh.get());
+        only = only.map(
+                files -> Stream.concat(files.stream(), fresh.get().stream()).collect(Collectors.toSet()));
+        fresh.set(Set.of());
+        shoot.set(shoot.get().withPhotos(all));
+        read(added);
+    }
+
+    /** The new names of photos that have other names now, by their old ones. */
+    public ReadOnlyObjectProperty<Map<String, String>> renamedProperty() {
+        return renamed.getReadOnlyProperty();
+    }
+
+    /** Takes what was said of photos along to their new names, as one edit. */
+    public void takeRenamedAlong() {
+        Map<String, String> names = renamed.get();
+        renamed.set(Map.of());
+        edit(Edit.Kind.RENAME, now -> Renamed.takeAlong(now, names));
+    }
+
+    private void seekRenamed() {
+        Shoot now = shoot.get();
+        Set<String> missing = missing();
+        if (missing.isEmpty()) {
+            renamed.set(Map.of());
+            return;
+        }
+        CompletableFuture.supplyAsync(() -> Renamed.find(now, missing))
+                .thenAccept(names -> Platform.runLater(() -> renamed.set(names)));
+    }
+
+    private Set<String> missing() {
+        return reading.get().problems().entrySet().stream()
+                .filter(problem -> problem.getValue().reason() == PhotoProblem.Reason.MISSING)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
+
+    /** Takes in what was read of photos elsewhere. */
+    public void learn(ShootReading read) {
+        learn(read, true);
     }
 
     /** A moment counted in frames, so it begins when the frame being worked on is done. */
@@ -87,6 +191,9 @@ public final class ShootSession {
         ShootReading all = reading.get().plus(part);
         reading.set(all);
         shoot.set(isLast ? all.appliedTo(shoot.get()) : part.sized(shoot.get()));
+        if (isLast) {
+            seekRenamed();
+        }
     }
 
     /** What only shows when the pixels are read. */
@@ -146,13 +253,21 @@ public final class ShootSession {
         only = Optional.of(Set.copyOf(files));
     }
 
+    /** The photos that were opened alone, if not the whole shoot. */
+    public Optional<Set<String>> only() {
+        return only;
+    }
+
     /** The photos that are shown, in the shoot's order. */
     public List<Photo> photos() {
         List<Photo> all = shoot.get().photos();
-        return only.map(files -> all.stream()
-                        .filter(photo -> files.contains(photo.file()))
-                        .toList())
-                .orElse(all);
+        if (only.isEmpty() && leftNames.isEmpty()) {
+            return all;
+        }
+        return all.stream()
+                .filter(photo -> only.map(files -> files.contains(photo.file())).orElse(true))
+                .filter(photo -> !leftNames.contains(photo.file()))
+                .toList();
     }
 
     /** The photo worked on. */
@@ -190,6 +305,11 @@ public final class ShootSession {
     /** Whether a photo's size is known and it can be worked on. */
     public boolean isReady(Photo asked) {
         return asked.pixels().isPresent() && !reading.get().problems().containsKey(asked.file());
+    }
+
+    /** Whether a photo was found unreadable. */
+    public boolean hasProblem(Photo asked) {
+        return reading.get().problems().containsKey(asked.file());
     }
 
     /** The crop of a photo that is {@linkplain #isReady ready}, in a format. */
@@ -231,8 +351,34 @@ public final class ShootSession {
         Shoot next = Done.after(shoot.get(), change.apply(shoot.get()));
         Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), next);
         if (!edit.isIdentity()) {
+            drafted = Set.of();
             history.set(history.get().with(edit));
             take(edit);
+        } else {
+            dropDraft();
+        }
+    }
+
+    /** A gesture came to nothing: what was recorded of it must not come back after a crash. */
+    public void dropDraft() {
+        if (!drafted.isEmpty()) {
+            List<Photo> present = drafted.stream().map(shoot.get()::photo).toList();
+            drafted = Set.of();
+            autosave.record(present, Optional.empty());
+        }
+    }
+
+    /**
+     * Records what a gesture that goes on would give if it ended now, so that a crash takes no more than a moment of it. The
+     * shoot stays as it is until the gesture's end makes an edit of it.
+     */
+    public void recordDraft(UnaryOperator<Shoot> change) {
+        if (!isReadOnly()) {
+            Edit draft = Edit.between(Edit.Kind.SLIDE, Optional.empty(), shoot.get(), change.apply(shoot.get()));
+            if (!draft.isIdentity()) {
+                drafted = draft.after().stream().map(Photo::file).collect(Collectors.toSet());
+                autosave.record(draft.after(), draft.formatsAfter());
+            }
         }
     }
 
@@ -295,7 +441,8 @@ public final class ShootSession {
 
     /** Ends the work: done when everything is saved. */
     public CompletableFuture<Void> close() {
-        reader.stop();
+        watch.stop();
+        readers.forEach(FactsReader::stop);
         pictures.close();
         return autosave.close();
     }

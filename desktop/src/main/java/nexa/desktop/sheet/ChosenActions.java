@@ -75,6 +75,14 @@ final class ChosenActions {
         session.edit(isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO, shoot -> how.apply(shoot, files));
     }
 
+    /** Tries to read those once more that could not be read. */
+    void readAgain() {
+        session.readAgain(choosing.files().stream()
+                .filter(file ->
+                        session.shoot().find(file).map(session::hasProblem).orElse(false))
+                .collect(Collectors.toSet()));
+    }
+
     void startAgain() {
         Set<String> files = files();
         session.edit(Edit.Kind.START_AGAIN, shoot -> StartAgain.photos(shoot, files));

@@ -98,6 +98,7 @@ final class ChosenPanel {
         items.add(Parts.item(Words.get("step.again"), () -> actions.followAgain(false)));
         items.add(Parts.item(Words.get("step.againTuned"), () -> actions.followAgain(true)));
         items.add(new SeparatorMenuItem());
+        items.add(Parts.item(Words.get("menu.again"), actions::readAgain));
         items.add(Parts.item(Words.get("chosen.again"), actions::startAgain));
         items.add(Parts.item(Words.get("chosen.copyOut"), actions::copyOut));
         return items;

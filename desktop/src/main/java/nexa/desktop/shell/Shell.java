@@ -20,6 +20,7 @@ import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -29,6 +30,8 @@ import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.handover.HandOverView;
 import nexa.desktop.lineup.LineUpView;
 import nexa.desktop.session.Autosave;
+import nexa.desktop.session.Deliveries;
+import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.sheet.SheetView;
 import nexa.store.KeptFormats;
@@ -80,6 +83,10 @@ public final class Shell extends StackPane {
     private TopBar topBar;
     private boolean toldApart;
     private final OverlayLayer overlays = new OverlayLayer(this);
+    private final Deliveries deliveries = new Deliveries();
+    private CompletableFuture<Void> opening = CompletableFuture.completedFuture(null);
+    private List<Path> openingWhat = List.of();
+    private boolean closesWhenDelivered;
 
     /** @param sample makes the sample shoot's folder ready, if there is a sample */
     public Shell(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
@@ -104,8 +111,22 @@ public final class Shell extends StackPane {
                         frame.setCenter(new Welcome(new ShellDoors(), folders));
                     }
                 }));
-        frame.setTop(null);
+        HBox top = new HBox(new DeliveryTag(deliveries, this::showDeliveries));
+        top.getStyleClass().add("welcome-top");
+        frame.setTop(top);
         frame.setCenter(null);
+    }
+
+    /** Those of the open shoot are shown where they were begun, others over the window. */
+    private void showDeliveries() {
+        List<RunningDelivery> running = deliveries.running();
+        boolean isOfOpenShoot =
+                session != null && running.stream().anyMatch(one -> one.source().equals(session.path()));
+        if (isOfOpenShoot && running.size() == 1) {
+            go("handover");
+        } else if (!running.isEmpty()) {
+            overlays.show(new DeliveriesPanel(running, overlays::close));
+        }
     }
 
     private final class ShellDoors implements Welcome.Doors {
@@ -143,12 +164,31 @@ public final class Shell extends StackPane {
         }
     }
 
-    /** Opens a folder, or the folder of a photo at that photo, in the background. */
+    /**
+     * Opens a folder, or the folder of a photo at that photo, in the background. One at a time: what is being opened already
+     * is not opened again, and anything else waits for it.
+     */
     public CompletableFuture<Void> open(List<Path> paths) {
-        if (paths.isEmpty()) {
-            return CompletableFuture.completedFuture(null);
+        if (paths.isEmpty() || (!opening.isDone() && paths.equals(openingWhat))) {
+            return opening;
         }
+        openingWhat = List.copyOf(paths);
         CompletableFuture<Void> shown = new CompletableFuture<>();
+        CompletableFuture<Void> before = opening;
+        opening = shown;
+        before.thenRun(() -> onWindowThread(() -> openNow(paths, shown)));
+        return shown;
+    }
+
+    private static void onWindowThread(Runnable action) {
+        if (Platform.isFxApplicationThread()) {
+            action.run();
+        } else {
+            Platform.runLater(action);
+        }
+    }
+
+    private void openNow(List<Path> paths, CompletableFuture<Void> shown) {
         Path first = paths.get(0).toAbsolutePath().normalize();
         // A shoot is let go of before it is opened again: only one window may write it.
         boolean isOpen = session != null && first.startsWith(session.path());
@@ -164,14 +204,13 @@ public final class Shell extends StackPane {
                     show(folder, photos);
                     shown.complete(null);
                 });
-            } catch (ShootProblem e) {
+            } catch (ShootProblem | RuntimeException e) {
                 Platform.runLater(() -> {
-                    messages.say(e.getMessage());
+                    messages.say(String.valueOf(e.getMessage()));
                     shown.complete(null);
                 });
             }
         });
-        return shown;
     }
 
     /** The names of the paths that lie in the folder of the first. */
@@ -211,7 +250,10 @@ public final class Shell extends StackPane {
     /** @param photos the photos that were opened; several are shown alone, one is gone to, none is the whole shoot */
     private void show(ShootFolder folder, List<String> photos) {
         closeShoot();
+        messages.clear();
         session = new ShootSession(folder, new Saving());
+        folder.notices().forEach(messages::keep);
+        offerWhatComes(session);
         session.onRefused(() -> messages.say(Words.get("message.readOnly", folder.path())));
         if (session.isReadOnly()) {
             messages.say(Words.get("message.readOnly", folder.path()));
@@ -231,10 +273,11 @@ public final class Shell extends StackPane {
                 "handover",
                 () -> new HandOverView(
                         session,
+                        deliveries,
                         preferences,
                         id -> overlays.show(new FormatEditor(session, kept, id, overlays::close)),
                         this::go));
-        topBar = new TopBar(session, List.copyOf(makers.keySet()), new TopBarDoors());
+        topBar = new TopBar(session, deliveries, List.copyOf(makers.keySet()), new TopBarDoors());
         views = Optional.of(new Views(makers, topBar::tell));
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));
@@ -245,6 +288,71 @@ public final class Shell extends StackPane {
             go("easel");
         } else {
             go("sheet");
+        }
+    }
+
+    /** Photos that come into the folder, and photos that have other names now. */
+    private void offerWhatComes(ShootSession of) {
+        of.freshProperty().addListener((observed, before, now) -> {
+            if (of == session && !now.isEmpty()) {
+                messages.offer("fresh.add", Words.get("fresh.what", now.size()), of::addFresh);
+            } else {
+                messages.drop("fresh.add");
+            }
+        });
+        of.renamedProperty().addListener((observed, before, now) -> {
+            if (of == session && !now.isEmpty() && !of.isReadOnly()) {
+                messages.offer("renamed.take", Words.get("renamed.what", now.size()), of::takeRenamedAlong);
+            } else {
+                messages.drop("renamed.take");
+            }
+        });
+    }
+
+    /** Whether the window may close now; if a delivery goes on, it asks first, and closes itself when it may. */
+    public boolean mayClose() {
+        List<RunningDelivery> running = deliveries.running();
+        if (running.isEmpty()) {
+            return true;
+        }
+        int files = running.stream()
+                .mapToInt(one -> one.progressProperty().get().total())
+                .sum();
+        int finished = running.stream()
+                .mapToInt(one -> one.progressProperty().get().finished())
+                .sum();
+        overlays.show(new ClosingPanel(files, finished, new ClosingDoors()));
+        return false;
+    }
+
+    private final class ClosingDoors implements ClosingPanel.Doors {
+        @Override
+        public void stay() {
+            closesWhenDelivered = false;
+            overlays.close();
+        }
+
+        @Override
+        public void closeWhenDone() {
+            closesWhenDelivered = true;
+            overlays.close();
+            messages.say(Words.get("closing.waits"));
+            closeIfDelivered();
+        }
+
+        @Override
+        public void stopAndClose() {
+            closeWhenDone();
+            deliveries.stopAll();
+        }
+    }
+
+    private void closeIfDelivered() {
+        List<RunningDelivery> running = deliveries.running();
+        if (closesWhenDelivered && running.isEmpty()) {
+            stage.close();
+        } else if (closesWhenDelivered) {
+            running.get(0).outcomeProperty().addListener((observed, before, now) -> closeIfDelivered());
         }
     }
 
@@ -273,6 +381,11 @@ public final class Shell extends StackPane {
         public void keys() {
             showKeys();
         }
+
+        @Override
+        public void deliveries() {
+            showDeliveries();
+        }
     }
 
     private final class Saving implements Autosave.Listener {
@@ -280,7 +393,7 @@ public final class Shell extends StackPane {
         public void saved(boolean apart) {
             Platform.runLater(() -> {
                 if (apart && !toldApart && session != null) {
-                    messages.say(Words.get("message.apart", session.path(), userData.folder()));
+                    messages.keep(Words.get("message.apart", session.path(), userData.folder()));
                 }
                 toldApart = apart;
             });
@@ -288,12 +401,13 @@ public final class Shell extends StackPane {
 
         @Override
         public void failed(ShootProblem problem) {
-            Platform.runLater(() -> messages.say(problem.getMessage()));
+            Platform.runLater(() -> messages.keep(problem.getMessage()));
         }
     }
 
     private void backToWelcome() {
         closeShoot();
+        messages.clear();
         stage.setTitle(Words.get("app.name"));
         showWelcome();
     }

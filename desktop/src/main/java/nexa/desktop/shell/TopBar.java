@@ -16,6 +16,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
+import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.ShootSession;
 
 /** The top bar: the shoot's name, the views as stops on a line, undo and redo, the keys. */
@@ -31,6 +32,9 @@ final class TopBar extends StackPane {
         void close();
 
         void keys();
+
+        /** Shows the deliveries under way. */
+        void deliveries();
     }
 
     private final Button undo;
@@ -39,7 +43,7 @@ final class TopBar extends StackPane {
     private final Map<String, Label> standings = new HashMap<>();
 
     /** @param views their keys */
-    TopBar(ShootSession session, List<String> views, Doors doors) {
+    TopBar(ShootSession session, Deliveries deliveries, List<String> views, Doors doors) {
         getStyleClass().add("top-bar");
         Button title = Parts.button("top.close", doors::close, "flat", "shoot-title");
         title.setText(session.shoot().title());
@@ -48,7 +52,7 @@ final class TopBar extends StackPane {
         Button keys = Parts.button("top.keys", doors::keys);
         HBox left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
         left.setAlignment(Pos.CENTER_LEFT);
-        HBox right = new HBox(6, undo, redo, keys);
+        HBox right = new HBox(6, new DeliveryTag(deliveries, doors::deliveries), undo, redo, keys);
         right.setAlignment(Pos.CENTER_RIGHT);
         HBox sides = new HBox(left, Parts.spacer(), right);
         sides.setAlignment(Pos.CENTER);

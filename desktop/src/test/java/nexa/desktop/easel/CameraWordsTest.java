@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import nexa.core.format.PixelSize;
+import nexa.core.shoot.FileIdentity;
 import nexa.imaging.read.CameraData;
+import nexa.imaging.read.CaptureTime;
 import nexa.imaging.read.ExifOrientation;
 import nexa.imaging.read.PhotoFacts;
 import nexa.imaging.read.PhotoKind;
@@ -16,7 +18,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CameraWordsTest {
     private static PhotoFacts facts(Optional<LocalDateTime> time, CameraData camera) {
         return new PhotoFacts(
-                PhotoKind.JPEG, 3, new PixelSize(6000, 4000), ExifOrientation.UPRIGHT, time, camera, Optional.empty());
+                PhotoKind.JPEG,
+                3,
+                new PixelSize(6000, 4000),
+                ExifOrientation.UPRIGHT,
+                time.map(local -> new CaptureTime(local, Optional.empty())),
+                camera,
+                Optional.empty(),
+                new FileIdentity(1, "x"));
     }
 
     private static CameraData exposed(double seconds) {

@@ -78,12 +78,16 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
         }
     }
 
-    /** How many files a plan would have, without working it out. */
+    /** How many files a plan would have, without working it out; photos that have not been read yet count as readable. */
     public static int count(Shoot shoot, ShootReading reading, Choice choice) {
         int count = 0;
         for (Format format : shoot.formats()) {
             count += choice.formats().contains(format.id())
-                    ? photos(shoot, reading, choice, format).size()
+                    ? (int) shoot.photos().stream()
+                            .filter(photo -> choice.takes(photo, format))
+                            .filter(photo -> !reading.problems().containsKey(photo.file()))
+                            .filter(photo -> photo.pixels().isPresent() || !reading.has(photo))
+                            .count()
                     : 0;
         }
         return count;

@@ -1,0 +1,73 @@
+package nexa.desktop.session;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import nexa.core.format.DeliveryTerms;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.read.ShootReading;
+
+/** The deliveries of a window, whatever shoot is open: those under way, and the last one of each shoot. */
+public final class Deliveries {
+    private final ObservableList<RunningDelivery> all = FXCollections.observableArrayList();
+
+    /** The latest come last. */
+    public ObservableList<RunningDelivery> all() {
+        return FXCollections.unmodifiableObservableList(all);
+    }
+
+    public List<RunningDelivery> running() {
+        return all.stream().filter(RunningDelivery::isRunning).toList();
+    }
+
+    /** The last delivery of a shoot. */
+    public Optional<RunningDelivery> of(Path shoot) {
+        return all.stream().filter(one -> one.source().equals(shoot)).reduce((first, second) -> second);
+    }
+
+    /**
+     * Begins to deliver a shoot as it is now. Photos that have not been read yet, or could not be, are read first: what they
+     * are called and how large they come out depends on it.
+     */
+    public RunningDelivery begin(
+            ShootSession session, DeliveryPlan.Choice choice, Path destination, DeliveryTerms terms) {
+        Shoot shoot = session.shoot();
+        ShootReading reading = session.readingProperty().get();
+        Path folder = session.path();
+        int unread = unread(shoot, reading).size();
+        RunningDelivery begun = new RunningDelivery(shoot.title(), folder, destination, terms, unread, read -> {
+            int[] done = new int[1];
+            Set<String> waiting = unread(shoot, reading);
+            ShootReading complete = reading.completed(
+                    shoot.photos().stream()
+                            .filter(photo -> waiting.contains(photo.file()))
+                            .toList(),
+                    folder,
+                    () -> read.accept(++done[0]));
+            if (!waiting.isEmpty()) {
+                Platform.runLater(() -> session.learn(complete));
+            }
+            return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
+        });
+        all.removeIf(one -> one.source().equals(folder) && !one.isRunning());
+        all.add(begun);
+        return begun;
+    }
+
+    private static Set<String> unread(Shoot shoot, ShootReading reading) {
+        return shoot.photos().stream()
+                .filter(photo -> !reading.has(photo) || reading.problems().containsKey(photo.file()))
+                .map(photo -> photo.file())
+                .collect(Collectors.toSet());
+    }
+
+    public void stopAll() {
+        running().forEach(RunningDelivery::stop);
+    }
+}

@@ -1,0 +1,185 @@
+package nexa.desktop.session;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.IntConsumer;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.format.DeliveryTerms;
+import nexa.imaging.deliver.Delivery;
+import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.deliver.DeliveryProblem;
+
+/**
+ * A delivery under way, behind whatever view is in front. It belongs to the window: neither leaving the view nor putting the
+ * shoot away ends it.
+ */
+public final class RunningDelivery {
+    /** What a delivery is at. */
+    public enum Phase {
+        /** Photos that have not been read yet are read first: names and sizes depend on them. */
+        READING,
+        /** Another delivery works on the same destination. */
+        WAITING,
+        WRITING,
+        ENDED
+    }
+
+    /**
+     * How a delivery gets on.
+     *
+     * @param finished of the photos to read, or the files to write
+     * @param name of the file finished last, or empty
+     */
+    public record Progress(Phase phase, int finished, int total, String name, boolean isPaused) {
+        private Progress with(Phase newPhase) {
+            return new Progress(newPhase, finished, total, name, isPaused);
+        }
+    }
+
+    /**
+     * What came of it: a result, or a problem in words, or neither if it was stopped before it began.
+     *
+     * @param files how many there were to be
+     */
+    public record Outcome(int files, Optional<Delivery.Result> result, Optional<String> problem) {}
+
+    /** Works out what is delivered, in the background. */
+    public interface Planning {
+        /**
+         * The plan.
+         *
+         * @param read hears how many photos have been read so far
+         */
+        DeliveryPlan plan(IntConsumer read);
+    }
+
+    private final String title;
+    private final Path source;
+    private final Path destination;
+    private final ReadOnlyObjectWrapper<Progress> progress;
+    private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Thread thread;
+    private final long began = System.nanoTime();
+    private long pausedAt;
+    private long pausedFor;
+    private volatile Delivery delivery;
+    private volatile boolean isStopped;
+
+    /**
+     * Begins.
+     *
+     * @param title the shoot's
+     * @param source the folder of the photos
+     * @param photos how many there are to read
+     */
+    RunningDelivery(String title, Path source, Path destination, DeliveryTerms terms, int photos, Planning planning) {
+        this.title = title;
+        this.source = source;
+        this.destination = destination;
+        this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, photos, "", false));
+        this.thread = new Thread(() -> run(planning, terms), "delivery run");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void run(Planning planning, DeliveryTerms terms) {
+        Outcome came;
+        try {
+            DeliveryPlan plan = planning.plan(read -> later(Phase.READING, read, -1, ""));
+            came = isStopped
+                    ? new Outcome(plan.files().size(), Optional.empty(), Optional.empty())
+                    : deliver(plan, terms);
+        } catch (DeliveryProblem | RuntimeException | OutOfMemoryError e) {
+            came = new Outcome(0, Optional.empty(), Optional.of(String.valueOf(e.getMessage())));
+        }
+        Outcome ended = came;
+        Platform.runLater(() -> {
+            progress.set(progress.get().with(Phase.ENDED));
+            outcome.set(Optional.of(ended));
+        });
+    }
+
+    private Outcome deliver(DeliveryPlan plan, DeliveryTerms terms) throws DeliveryProblem {
+        int total = plan.files().size();
+        Delivery begun = new Delivery(plan, source, destination, terms, new Delivery.Progress() {
+            @Override
+            public void advanced(int finished, int all, String name) {
+                later(Phase.WRITING, finished, all, name);
+            }
+
+            @Override
+            public void waits() {
+                later(Phase.WAITING, 0, total, "");
+            }
+        });
+        delivery = begun;
+        later(Phase.WRITING, 0, total, "");
+        if (isStopped) {
+            begun.stop();
+        }
+        Delivery.Result result = begun.run(Runtime.getRuntime().availableProcessors());
+        return new Outcome(total, Optional.of(result), Optional.empty());
+    }
+
+    /** @param total below 0 for the same as before */
+    private void later(Phase phase, int finished, int total, String name) {
+        Platform.runLater(() -> {
+            Progress now = progress.get();
+            progress.set(new Progress(phase, finished, total < 0 ? now.total() : total, name, now.isPaused()));
+        });
+    }
+
+    /** The shoot's. */
+    public String title() {
+        return title;
+    }
+
+    /** The folder of the photos. */
+    public Path source() {
+        return source;
+    }
+
+    public Path destination() {
+        return destination;
+    }
+
+    public ReadOnlyObjectProperty<Progress> progressProperty() {
+        return progress.getReadOnlyProperty();
+    }
+
+    /** What came of it, once it has ended. */
+    public ReadOnlyObjectProperty<Optional<Outcome>> outcomeProperty() {
+        return outcome.getReadOnlyProperty();
+    }
+
+    public boolean isRunning() {
+        return outcome.get().isEmpty();
+    }
+
+    /** How long it has worked so far, in seconds, without the time it was paused. */
+    public double seconds() {
+        long waiting = pausedAt == 0 ? 0 : System.nanoTime() - pausedAt;
+        return (System.nanoTime() - began - pausedFor - waiting) / 1e9;
+    }
+
+    /** Begins no further file until it is to go on. */
+    public void setPaused(boolean isPaused) {
+        Optional.ofNullable(delivery).ifPresent(running -> running.setPaused(isPaused));
+        if (isPaused) {
+            pausedAt = System.nanoTime();
+        } else if (pausedAt != 0) {
+            pausedFor += System.nanoTime() - pausedAt;
+            pausedAt = 0;
+        }
+        Progress now = progress.get();
+        progress.set(new Progress(now.phase(), now.finished(), now.total(), now.name(), isPaused));
+    }
+
+    /** Begins no further file. Those being written are finished. */
+    public void stop() {
+        isStopped = true;
+        Optional.ofNullable(delivery).ifPresentOrElse(Delivery::stop, thread::interrupt);
+    }
+}
