@@ -67,6 +67,37 @@ class HandOverTest extends WindowTest {
         assertThat(session().formatProperty().get()).isEqualTo("feed");
     }
 
+    @Test
+    void aDeliveryGoesOnBehindEverythingAndClosingTheWindowAsks() throws Exception {
+        Path folder = sample();
+        open(folder);
+        push(KeyCode.F8);
+        awaitStill("#deliver");
+        clickOn("#goes-page").clickOn("#goes-own");
+        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
+        clickOn("#deliver");
+        waitFor(() -> !delivered(folder).isEmpty());
+        clickOn("#pause-delivery");
+        waitFor(() -> lookup("#pause-delivery").<Labeled>query().getText().equals("Go on"));
+
+        clickOn(".shoot-title");
+        waitFor(() -> shell.session().isEmpty());
+        waitFor(() -> lookup("#delivery-tag").<Labeled>query().getText().startsWith("Delivering"));
+        interact(() -> assertThat(shell.mayClose()).isFalse());
+        waitFor(() -> words().contains("A delivery is under way"));
+        clickOn("#closing-stay");
+        waitFor(() -> lookup("#closing-stay").tryQuery().isEmpty());
+
+        clickOn("#delivery-tag");
+        waitFor(() ->
+                lookup("#pause-delivery").tryQuery().map(WindowTest::isShown).orElse(false));
+        clickOn("#pause-delivery");
+        waitFor(() -> detail().startsWith("70 files delivered"));
+        interact(() -> assertThat(shell.mayClose()).isTrue());
+        assertThat(delivered(folder)).hasSize(70);
+        assertThat(lookup("#delivery-tag").tryQuery().map(WindowTest::isShown)).hasValue(false);
+    }
+
     private static List<String> delivered(Path folder) throws Exception {
         Path delivery = folder.resolve("delivery");
         if (!Files.exists(delivery)) {

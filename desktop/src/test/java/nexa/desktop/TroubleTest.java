@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -105,5 +106,39 @@ class TroubleTest extends WindowTest {
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("There are no photos in")));
         push(KeyCode.F6);
         waitFor(() -> words().contains("There is no photo here."));
+    }
+
+    @Test
+    void aShootOpenedTwiceAtOnceIsOpenedOnceAndCanBeChanged() throws Exception {
+        interact(() -> {
+            shell.open(List.of(folder));
+            shell.open(List.of(folder));
+        });
+        waitFor(() -> shell.session().isPresent());
+        open(folder);
+        assertThat(session().isReadOnly()).isFalse();
+        assertThat(words()).noneMatch(text -> text.startsWith("Another window"));
+    }
+
+    @Test
+    void aPhotoThatFailedIsReadAgainAndNewOnesAreAddedAtAClick() throws Exception {
+        Path broken = Files.writeString(folder.resolve("late.jpg"), "no photo");
+        FileTime time = Files.getLastModifiedTime(broken);
+        open(folder);
+        interact(() -> session().goTo(Optional.of("late.jpg")));
+        push(KeyCode.F6);
+        waitFor(() -> lookup("#read-again").tryQuery().map(WindowTest::isShown).orElse(false));
+        // Of the same length and time, so that nothing but the click tells.
+        byte[] photo = Files.readAllBytes(folder.resolve("fern-0138.jpg"));
+        Files.write(folder.resolve("new.jpg"), photo);
+        Files.write(broken, photo);
+        Files.setLastModifiedTime(broken, time);
+        clickOn("#read-again");
+        awaitPicture();
+        assertThat(session().isReady(session().shoot().photo("late.jpg"))).isTrue();
+        waitFor(() -> words().contains("1 new photo in the folder."));
+        clickOn("#fresh-add");
+        waitFor(() -> session().shoot().find("new.jpg").isPresent());
+        assertThat(words()).doesNotContain("1 new photo in the folder.");
     }
 }

@@ -41,7 +41,6 @@ final class Opening {
     private boolean isApartContained;
     private int replayed;
     private final List<Journal> leftJournals = new ArrayList<>();
-    private final List<Journal.Line> strange = new ArrayList<>();
     private final List<Journal> strangeJournals = new ArrayList<>();
     private final List<String> notices = new ArrayList<>();
 
@@ -140,7 +139,6 @@ final class Opening {
                 if (isNewer(line, journal)) {
                     newer.add(line);
                 } else if (!isContained(line)) {
-                    strange.add(line);
                     isStrange = true;
                 }
             }

@@ -1,11 +1,10 @@
 package nexa.store;
 
 import java.io.IOException;
-import java.io.Reader;
+import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.util.Optional;
 import java.util.Properties;
 
@@ -14,6 +13,8 @@ import java.util.Properties;
  * that cannot be read counts as empty.
  */
 public final class Preferences implements AutoCloseable {
+    private static final int LARGEST = 1024 * 1024;
+
     private final Properties values = new Properties();
     private final BackgroundWriter writer;
 
@@ -24,8 +25,9 @@ public final class Preferences implements AutoCloseable {
     /** Reads the preferences of a user. */
     public static Preferences load(UserData userData) {
         Preferences preferences = new Preferences(userData);
-        try (Reader in = Files.newBufferedReader(userData.preferences())) {
-            preferences.values.load(in);
+        try {
+            byte[] bytes = PlainFile.read(userData.preferences(), LARGEST);
+            preferences.values.load(new StringReader(new String(bytes, StandardCharsets.UTF_8)));
         } catch (IOException | IllegalArgumentException e) {
             preferences.values.clear();
         }

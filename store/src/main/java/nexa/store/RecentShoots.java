@@ -12,6 +12,7 @@ import java.util.List;
 /** The folders of the shoots opened lately, the newest first. A list that cannot be read counts as empty. */
 public final class RecentShoots {
     private static final int MOST = 8;
+    private static final int LARGEST = 1024 * 1024;
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Path file;
@@ -40,7 +41,7 @@ public final class RecentShoots {
 
     private List<String> read() {
         try {
-            return JSON.readValue(Files.readString(file), new TypeReference<List<String>>() {});
+            return JSON.readValue(PlainFile.read(file, LARGEST), new TypeReference<List<String>>() {});
         } catch (IOException e) {
             return List.of();
         }

@@ -31,15 +31,24 @@ public final class SessionFixture implements AutoCloseable {
         return folder;
     }
 
-    private static void write(Path folder, String name, int width, int height) throws Exception {
-        ImageIO.write(
-                new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR),
-                "png",
-                folder.resolve(name + ".png").toFile());
+    /** A photo of its own shade, so that no two files are the same. */
+    static void write(Path folder, String name, int width, int height) throws Exception {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
+        image.setRGB(0, 0, name.hashCode());
+        ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
     }
 
     /** Opens a folder and waits until all photos have been read, or found unreadable. */
     public static SessionFixture open(Path folder, Path data) throws Exception {
+        SessionFixture fixture = begin(folder, data);
+        ShootSession session = fixture.session;
+        await(() -> session.shoot().photos().stream()
+                .allMatch(photo -> session.isReady(photo) || session.hasProblem(photo)));
+        return fixture;
+    }
+
+    /** Opens a folder and waits for nothing. */
+    static SessionFixture begin(Path folder, Path data) throws Exception {
         FxToolkit.registerPrimaryStage();
         ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createDirectories(data)));
         ShootSession session = on(() -> new ShootSession(opened, new Autosave.Listener() {
@@ -51,14 +60,12 @@ public final class SessionFixture implements AutoCloseable {
                 throw new IllegalStateException(problem);
             }
         }));
-        SessionFixture fixture = new SessionFixture(session);
-        WaitForAsyncUtils.waitFor(
-                20,
-                TimeUnit.SECONDS,
-                () -> on(() -> session.shoot().photos().stream()
-                        .allMatch(photo -> session.isReady(photo)
-                                || session.readingProperty().get().problems().containsKey(photo.file()))));
-        return fixture;
+        return new SessionFixture(session);
+    }
+
+    /** Waits until something is so on the JavaFX thread. */
+    static void await(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> on(condition));
     }
 
     public ShootSession session() {
