@@ -21,8 +21,8 @@ record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<String> 
         List<String> notices = new ArrayList<>(opened.notices());
         int renamed = Renamed.find(shoot, opened.missing()).size();
         if (renamed > 0) {
-            notices.add(
-                    renamed + " photos have other names now. Open the shoot in the window to take their crops along.");
+            notices.add((renamed == 1 ? "1 photo has another name" : renamed + " photos have other names")
+                    + " now. Open the shoot in the window to take what was done along.");
         }
         return new OpenedShoot(opened.path(), shoot, reading, notices);
     }

@@ -21,13 +21,7 @@ class HandOverTest extends WindowTest {
         Path folder = sample();
         open(folder);
         clickOn("#stop-handover");
-        awaitStill("#deliver");
-        clickOn("#goes-page").clickOn("#goes-own");
-        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
-        clickOn("#deliver");
-        waitFor(() -> !delivered(folder).isEmpty());
-        clickOn("#pause-delivery");
-        waitFor(() -> lookup("#pause-delivery").<Labeled>query().getText().equals("Go on"));
+        deliverAndPause(folder);
         clickOn("#stop-delivery");
         waitFor(() -> detail().startsWith("Stopped."));
         List<String> first = delivered(folder);
@@ -72,13 +66,9 @@ class HandOverTest extends WindowTest {
         Path folder = sample();
         open(folder);
         push(KeyCode.F8);
-        awaitStill("#deliver");
-        clickOn("#goes-page").clickOn("#goes-own");
-        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
-        clickOn("#deliver");
-        waitFor(() -> !delivered(folder).isEmpty());
-        clickOn("#pause-delivery");
-        waitFor(() -> lookup("#pause-delivery").<Labeled>query().getText().equals("Go on"));
+        deliverAndPause(folder);
+        push(KeyCode.F5);
+        waitFor(() -> lookup("#delivery-tag").<Labeled>query().getText().startsWith("Delivering"));
 
         clickOn(".shoot-title");
         waitFor(() -> shell.session().isEmpty());
@@ -96,6 +86,17 @@ class HandOverTest extends WindowTest {
         interact(() -> assertThat(shell.mayClose()).isTrue());
         assertThat(delivered(folder)).hasSize(70);
         assertThat(lookup("#delivery-tag").tryQuery().map(WindowTest::isShown)).hasValue(false);
+    }
+
+    /** Begins to deliver two formats and pauses before they are all delivered. */
+    private void deliverAndPause(Path folder) {
+        awaitStill("#deliver");
+        clickOn("#goes-page").clickOn("#goes-own");
+        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
+        clickOn("#deliver");
+        waitFor(() -> !delivered(folder).isEmpty());
+        clickOn("#pause-delivery");
+        waitFor(() -> lookup("#pause-delivery").<Labeled>query().getText().equals("Go on"));
     }
 
     private static List<String> delivered(Path folder) throws Exception {

@@ -42,13 +42,18 @@ class TroubleTest extends WindowTest {
     @Test
     void openingSeveralPhotosShowsOnlyThese() throws Exception {
         Files.copy(folder.resolve("fern-0139.jpg"), folder.resolve("fern-0148.jpg"));
+        Files.writeString(folder.resolve("broken.jpg"), "no photo");
         interact(() -> shell.open(List.of(folder.resolve("fern-0138.jpg"), folder.resolve("fern-0148.jpg"))));
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Only the 2 photos you opened are shown.")));
         waitFor(() -> lookup("#print-fern-0148").tryQuery().isPresent());
         assertThat(lookup(".print").queryAll().stream().filter(Node::isVisible)).hasSize(2);
         assertThat(session().shoot().photos())
                 .as("the others stay in the shoot")
-                .hasSize(3);
+                .hasSize(4);
+        push(KeyCode.F8);
+        waitFor(() -> words().contains("Only the 2 photos you opened are delivered."));
+        waitFor(() -> words().contains("12 crops are untouched."));
+        assertThat(words()).noneMatch(text -> text.contains("can't be read"));
     }
 
     @Test

@@ -43,6 +43,7 @@ final class Opening {
     private final List<Journal> leftJournals = new ArrayList<>();
     private final List<Journal> strangeJournals = new ArrayList<>();
     private final List<String> notices = new ArrayList<>();
+    private Optional<Shoot> setAside = Optional.empty();
 
     private Opening(String folderName, Path apartFile, List<Journal> journals) {
         this.folderName = folderName;
@@ -248,7 +249,7 @@ final class Opening {
      * Makes order on disk, once the present state has been saved: what is contained in it goes, what belongs to another
      * document gets another name.
      */
-    void tidy(Disk disk) throws IOException {
+    void tidy(Disk disk) throws IOException, ShootProblem {
         if (isApartContained) {
             Files.deleteIfExists(apartFile);
         }
@@ -265,9 +266,11 @@ final class Opening {
             keepAside(journal, otherDocument, disk);
         }
         if (isApartStrange) {
+            Path kept = otherDocument.orElseThrow().file();
+            // Read again, for lines of the journal may have been laid over it.
+            setAside = Optional.of(ShootDocument.read(kept, folderName).shoot());
             notices.add("The shoot's document was replaced or changed outside. What was done here since is kept in "
-                    + otherDocument.orElseThrow().file()
-                    + "; to go on with that, put it in the place of " + ShootFolder.DOCUMENT + ".");
+                    + kept + ".");
         }
     }
 
@@ -288,6 +291,11 @@ final class Opening {
             Files.move(journal.file(), kept);
             notices.add("Edits that are not part of the shoot as it is now are kept in " + kept + ".");
         }
+    }
+
+    /** What belongs to another document than the present one, once {@link #tidy} has given it a name of its own. */
+    Optional<Shoot> setAside() {
+        return setAside;
     }
 
     /** What a photographer should know of it, as whole sentences. */

@@ -58,6 +58,8 @@ public final class ShootFolder implements AutoCloseable {
     private boolean ownsApart;
     /** What was found at opening, as long as it could not be put in order. */
     private Optional<Opening> unordered = Optional.empty();
+
+    private Optional<Shoot> setAside = Optional.empty();
     /** Where the shoot is kept once its document was changed by something else. */
     private Optional<Path> aside = Optional.empty();
 
@@ -152,6 +154,7 @@ public final class ShootFolder implements AutoCloseable {
             notices.addAll(opening.outlook());
         } else {
             makeOrder(opening);
+            setAside = opening.setAside();
             notices.addAll(opening.notices());
         }
         document = document.with(withPhotos(document.shoot(), files));
@@ -226,6 +229,11 @@ public final class ShootFolder implements AutoCloseable {
         return Set.copyOf(missing);
     }
 
+    /** A state of this shoot that was done here and that the document as it is now knows nothing of. */
+    public Optional<Shoot> setAside() {
+        return setAside;
+    }
+
     /** What there is to know of how the shoot was found, as whole sentences. */
     public List<String> notices() {
         return List.copyOf(notices);
@@ -281,7 +289,7 @@ public final class ShootFolder implements AutoCloseable {
                 unordered = Optional.empty();
             }
             clearJournals();
-        } catch (IOException e) {
+        } catch (IOException | ShootProblem e) {
             // What is left is contained in what was saved: its number tells so when the shoot is opened.
         }
     }

@@ -51,6 +51,7 @@ public record Edit(
         LET_GO,
         STEP,
         RENAME,
+        GO_ON_WITH,
         FORMAT
     }
 

@@ -165,6 +165,20 @@ public final class Shoot {
         return new Shoot(title, order, newFormats, photos, places);
     }
 
+    /**
+     * The shoot with what was said in another state of it: its formats, and all of its photos. Empty if that says something
+     * that needs a photo which is not here, a lead.
+     */
+    public Optional<Shoot> saying(Shoot other) {
+        List<Photo> said = photos.stream()
+                .map(photo -> photo.saying(other.find(photo.file()).orElse(Photo.untouched(photo.file()))))
+                .toList();
+        boolean hasAllLeads = other.formats.stream()
+                .flatMap(format -> format.leads().values().stream())
+                .allMatch(lead -> find(lead).isPresent());
+        return hasAllLeads ? Optional.of(withStates(said).withFormats(other.formats)) : Optional.empty();
+    }
+
     @Override
     public boolean equals(Object other) {
         return other instanceof Shoot that

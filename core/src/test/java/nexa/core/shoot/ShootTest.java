@@ -41,6 +41,17 @@ class ShootTest {
     }
 
     @Test
+    void aShootSaysWhatWasSaidInAnotherStateOfItUnlessThatNeedsAPhotoItLacks() {
+        Shoot before = shoot(Map.of(), Photo.untouched("a.jpg"), Photo.untouched("b.jpg"))
+                .with("a.jpg", photo -> photo.withAngle(new Angle(2)));
+        Shoot other = shoot(Map.of(Orientation.WIDE, "b.jpg"), placed("b.jpg", OWN), placed("c.jpg", FOLLOWS));
+        Shoot said = before.saying(other).orElseThrow();
+        assertThat(said.photos()).containsExactly(Photo.untouched("a.jpg"), placed("b.jpg", OWN));
+        assertThat(said.formats()).isEqualTo(other.formats());
+        assertThat(shoot(Map.of(), Photo.untouched("a.jpg")).saying(other)).isEmpty();
+    }
+
+    @Test
     void photosAreFoundByNameAlsoWhenTheOrderChanges() {
         Photo a = Photo.untouched("a.jpg");
         Photo b = Photo.untouched("b.jpg");

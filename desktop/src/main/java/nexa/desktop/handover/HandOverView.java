@@ -28,6 +28,7 @@ import javafx.stage.DirectoryChooser;
 import nexa.core.format.Format;
 import nexa.core.format.ViewingDistance;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
@@ -227,7 +228,8 @@ public final class HandOverView extends View {
         // Working out every crop of a large shoot takes longer than a frame.
         long number = ++asked;
         Path destinationNow = to;
-        CompletableFuture.supplyAsync(() -> known(shoot, reading, choice, destinationNow))
+        Set<String> shown = session.photos().stream().map(Photo::file).collect(Collectors.toSet());
+        CompletableFuture.supplyAsync(() -> known(shoot, reading, choice, destinationNow, shown))
                 .thenAccept(known -> Platform.runLater(() -> {
                     if (number == asked) {
                         note.show(known.plan());
@@ -239,7 +241,8 @@ public final class HandOverView extends View {
     /** What is known before it goes; the room is below 0 where nobody can tell. */
     private record Known(DeliveryPlan plan, List<DeliveryCheck.Finding> findings, long likely, long room) {}
 
-    private static Known known(Shoot shoot, ShootReading reading, DeliveryPlan.Choice choice, Path destination) {
+    private static Known known(
+            Shoot shoot, ShootReading reading, DeliveryPlan.Choice choice, Path destination, Set<String> shown) {
         DeliveryPlan plan = DeliveryPlan.of(shoot, reading, choice);
         long room;
         try {
@@ -247,7 +250,10 @@ public final class HandOverView extends View {
         } catch (IOException e) {
             room = -1;
         }
-        return new Known(plan, DeliveryCheck.of(shoot, reading, plan), DeliveryCheck.likelyBytes(plan), room);
+        List<DeliveryCheck.Finding> findings = DeliveryCheck.of(shoot, reading, plan).stream()
+                .filter(finding -> shown.contains(finding.file()))
+                .toList();
+        return new Known(plan, findings, DeliveryCheck.likelyBytes(plan), room);
     }
 
     private static String shortened(Path path) {

@@ -417,7 +417,7 @@ public final class LineUpView extends View {
 
     private void tellStanding() {
         Format format = session.format();
-        long out = session.shoot().photos().stream()
+        long out = session.photos().stream()
                 .filter(photo -> photo.entry(format.id()).placement() instanceof Placement.Follow)
                 .filter(photo ->
                         session.step(photo, format).map(step -> step.isOut()).orElse(false))

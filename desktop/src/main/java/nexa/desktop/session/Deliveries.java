@@ -16,10 +16,12 @@ import nexa.imaging.read.ShootReading;
 /** The deliveries of a window, whatever shoot is open: those under way, and the last one of each shoot. */
 public final class Deliveries {
     private final ObservableList<RunningDelivery> all = FXCollections.observableArrayList();
+    /** Held, or those who listen to it would hear nothing once it is gone. */
+    private final ObservableList<RunningDelivery> shown = FXCollections.unmodifiableObservableList(all);
 
     /** The latest come last. */
     public ObservableList<RunningDelivery> all() {
-        return FXCollections.unmodifiableObservableList(all);
+        return shown;
     }
 
     public List<RunningDelivery> running() {

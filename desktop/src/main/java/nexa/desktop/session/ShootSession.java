@@ -58,6 +58,7 @@ public final class ShootSession {
     private Optional<Set<String>> only = Optional.empty();
     private Crops crops;
     private Runnable refused = () -> {};
+    private boolean unsavedIdentities;
     /** The photos of a gesture that goes on, of which something was recorded. */
     private Set<String> drafted = Set.of();
 
@@ -157,6 +158,28 @@ public final class ShootSession {
         edit(Edit.Kind.RENAME, now -> Renamed.takeAlong(now, names));
     }
 
+    /**
+     * A state of the shoot that was set aside because the document was changed outside.
+     *
+     * @see #goOnWithSetAside
+     */
+    public Optional<Shoot> setAside() {
+        return folder.setAside().flatMap(shoot.get()::saying);
+    }
+
+    /** Makes the state that was set aside the present one, as one edit. */
+    public void goOnWithSetAside() {
+        edit(Edit.Kind.GO_ON_WITH, now -> folder.setAside().flatMap(now::saying).orElse(now));
+    }
+
+    /** Saved once they are read, without an edit: a photo may be renamed before the next one. */
+    private void saveIdentities() {
+        if (unsavedIdentities) {
+            unsavedIdentities = false;
+            saveAsItIs();
+        }
+    }
+
     private void seekRenamed() {
         Shoot now = shoot.get();
         Set<String> missing = missing();
@@ -190,9 +213,12 @@ public final class ShootSession {
     private void learn(ShootReading part, boolean isLast) {
         ShootReading all = reading.get().plus(part);
         reading.set(all);
+        boolean isNewIdentity = !isReadOnly() && !folder.isKeptApart() && part.identifies(shoot.get());
         shoot.set(isLast ? all.appliedTo(shoot.get()) : part.sized(shoot.get()));
+        unsavedIdentities |= isNewIdentity;
         if (isLast) {
             seekRenamed();
+            saveIdentities();
         }
     }
 
@@ -406,10 +432,14 @@ public final class ShootSession {
             refused.run();
         } else if (order != shoot.get().order()) {
             Shoot ordered = reading.get().appliedTo(shoot.get().withOrder(order));
-            Edit nothing = Edit.between(Edit.Kind.MARK, Optional.empty(), ordered, ordered);
             shoot.set(ordered);
-            autosave.save(nothing, ordered);
+            saveAsItIs();
         }
+    }
+
+    private void saveAsItIs() {
+        Shoot now = shoot.get();
+        autosave.save(Edit.between(Edit.Kind.MARK, Optional.empty(), now, now), now);
     }
 
     private void take(Edit edit) {

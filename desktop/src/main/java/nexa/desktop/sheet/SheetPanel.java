@@ -118,9 +118,10 @@ final class SheetPanel {
     private void showLooks() {
         long number = asked.incrementAndGet();
         Shoot shoot = session.shoot();
+        List<Photo> photos = session.photos();
         Format format = session.format();
         Map<String, PhotoProblem> problems = session.readingProperty().get().problems();
-        CompletableFuture.supplyAsync(() -> found(shoot, format, problems))
+        CompletableFuture.supplyAsync(() -> found(shoot, photos, format, problems))
                 .thenAccept(found -> Platform.runLater(() -> {
                     if (number == asked.get()) {
                         show(found);
@@ -131,10 +132,11 @@ final class SheetPanel {
     /** One photo that needs a look, and why in words. */
     private record Found(String file, String why, boolean isBroken) {}
 
-    private static List<Found> found(Shoot shoot, Format format, Map<String, PhotoProblem> problems) {
+    private static List<Found> found(
+            Shoot shoot, List<Photo> photos, Format format, Map<String, PhotoProblem> problems) {
         Crops crops = new Crops(shoot);
         List<Found> found = new ArrayList<>();
-        for (Photo photo : shoot.photos()) {
+        for (Photo photo : photos) {
             PhotoProblem problem = problems.get(photo.file());
             if (problem != null) {
                 found.add(0, new Found(photo.file(), problem.getMessage(), true));

@@ -193,24 +193,32 @@ public final class Shell extends StackPane {
         // A shoot is let go of before it is opened again: only one window may write it.
         boolean isOpen = session != null && first.startsWith(session.path());
         CompletableFuture<Void> free = isOpen ? closeShoot() : CompletableFuture.completedFuture(null);
-        free.thenRunAsync(() -> {
-            try {
-                boolean isPhoto = Files.isRegularFile(first);
-                ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
-                remember(folder.path());
-                loadOwnThings();
-                List<String> photos = isPhoto ? beside(first, paths) : List.of();
-                Platform.runLater(() -> {
-                    show(folder, photos);
-                    shown.complete(null);
-                });
-            } catch (ShootProblem | RuntimeException e) {
-                Platform.runLater(() -> {
-                    messages.say(String.valueOf(e.getMessage()));
-                    shown.complete(null);
-                });
-            }
+        free.thenRunAsync(() -> readAndShow(paths, first, shown)).exceptionally(problem -> {
+            Platform.runLater(() -> {
+                messages.say(first + ": " + problem.getMessage());
+                shown.complete(null);
+            });
+            return null;
         });
+    }
+
+    private void readAndShow(List<Path> paths, Path first, CompletableFuture<Void> shown) {
+        try {
+            boolean isPhoto = Files.isRegularFile(first);
+            ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
+            remember(folder.path());
+            loadOwnThings();
+            List<String> photos = isPhoto ? beside(first, paths) : List.of();
+            Platform.runLater(() -> {
+                show(folder, photos);
+                shown.complete(null);
+            });
+        } catch (ShootProblem e) {
+            Platform.runLater(() -> {
+                messages.say(e.getMessage());
+                shown.complete(null);
+            });
+        }
     }
 
     /** The names of the paths that lie in the folder of the first. */
@@ -254,6 +262,9 @@ public final class Shell extends StackPane {
         session = new ShootSession(folder, new Saving());
         folder.notices().forEach(messages::keep);
         offerWhatComes(session);
+        if (session.setAside().isPresent()) {
+            messages.offer("aside.take", Words.get("aside.what"), session::goOnWithSetAside);
+        }
         session.onRefused(() -> messages.say(Words.get("message.readOnly", folder.path())));
         if (session.isReadOnly()) {
             messages.say(Words.get("message.readOnly", folder.path()));

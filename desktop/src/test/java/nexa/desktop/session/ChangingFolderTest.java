@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.PixelSize;
@@ -132,6 +133,59 @@ class ChangingFolderTest {
         reopen();
         assertThat(on(session::photos)).hasSize(6);
         assertThat(on(() -> session.shoot().photo("kiln 2.png").angle())).isEqualTo(new Angle(-1));
+    }
+
+    @Test
+    void lookingAtAShootIsEnoughToKnowItsPhotosUnderOtherNames() throws Exception {
+        turn("w1.png", 2);
+        fixture.close();
+        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        String earlier =
+                Files.readString(document).replaceAll("(?s),?\\s*\"identity\"\\s*:\\s*(\\{[^}]*}|\"[^\"]*\")", "");
+        assertThat(earlier).doesNotContain("identity");
+        Files.writeString(document, earlier);
+        reopen();
+        await(() -> Files.readString(document).contains("identity"));
+        fixture.close();
+        Files.move(folder.resolve("w1.png"), folder.resolve("kiln 1.png"));
+        reopen();
+        await(() -> session.renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
+    }
+
+    @Test
+    void whatWasSetAsideForARestoredDocumentIsTakenAtAWord() throws Exception {
+        turn("w1.png", 2);
+        fixture.close();
+        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        String backup = Files.readString(document).replace("2.0", "5.0");
+        // Nobody can take a lock that is a folder, so what is done now is kept apart.
+        Path lock = folder.resolve(".nexa-shoot.lock");
+        Files.deleteIfExists(lock);
+        Files.createDirectory(lock);
+        reopen();
+        turn("w1.png", 3);
+        fixture.close();
+        Files.delete(lock);
+        Files.writeString(document, backup);
+
+        reopen();
+        assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(5));
+        assertThat(on(session::setAside)).isPresent();
+        run(session::goOnWithSetAside);
+        assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(3));
+        run(session::undo);
+        assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(5));
+    }
+
+    @Test
+    void photosRenamedWhileTheShootIsOpenKeepWhatWasDone() throws Exception {
+        turn("w1.png", 2);
+        Files.move(folder.resolve("w1.png"), folder.resolve("kiln 1.png"));
+        await(() -> session.freshProperty().get().equals(Set.of("kiln 1.png")));
+        run(session::addFresh);
+        await(() -> session.renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
+        run(session::takeRenamedAlong);
+        assertThat(on(() -> session.shoot().photo("kiln 1.png").angle())).isEqualTo(new Angle(2));
     }
 
     @Test

@@ -73,6 +73,14 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return facts.containsKey(photo.file()) || problems.containsKey(photo.file());
     }
 
+    /** Whether this tells files of photos apart of which something is said by hand and that had no such identity yet. */
+    public boolean identifies(Shoot shoot) {
+        return shoot.photos().stream()
+                .filter(photo -> !photo.isUntouchedByHand() && facts.containsKey(photo.file()))
+                .anyMatch(photo -> !photo.identity()
+                        .equals(Optional.of(facts.get(photo.file()).identity())));
+    }
+
     /**
      * This reading with those photos read that are not yet, and those read again that had a problem, for it may have passed.
      * Stops early when the thread is interrupted.
