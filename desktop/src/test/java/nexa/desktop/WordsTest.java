@@ -12,7 +12,11 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import nexa.core.shoot.Edit;
+import nexa.desktop.shell.Words;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class WordsTest {
     private static final Pattern ASKED = Pattern.compile("Words\\.get\\(\\s*\"([a-zA-Z.]+)\"\\s*[,)]");
@@ -39,5 +43,11 @@ class WordsTest {
         asked.removeIf(key -> key.endsWith("."));
         assertThat(known).containsAll(asked);
         assertThat(asked.size()).isGreaterThan(100);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Edit.Kind.class)
+    void everyKindOfEditHasAName(Edit.Kind kind) {
+        assertThat(Words.of("edit", kind)).isNotBlank();
     }
 }

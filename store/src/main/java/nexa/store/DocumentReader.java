@@ -72,7 +72,9 @@ final class DocumentReader {
         }
         Optional<Place> title = root.optional("title");
         Optional<Place> order = root.optional("order");
-        List<Format> formats = formats(root);
+        List<Format> named = formats(root);
+        // There is no working without a format.
+        List<Format> formats = named.isEmpty() ? StandardFormats.list() : named;
         Set<String> ids = new HashSet<>();
         formats.forEach(format -> ids.add(format.id()));
         List<Photo> photos = new ArrayList<>();

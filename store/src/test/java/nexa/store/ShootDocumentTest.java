@@ -20,6 +20,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ShootDocumentTest {
     private static final String EXAMPLE = """
@@ -50,6 +51,12 @@ class ShootDocumentTest {
 
     @TempDir
     Path folder;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"{ \"nexa\": 1 }", "{ \"nexa\": 1, \"formats\": [] }"})
+    void withoutFormatsAShootHasThoseItBeginsWith(String document) throws Exception {
+        assertThat(read(document).shoot().formats()).isEqualTo(StandardFormats.list());
+    }
 
     @Test
     void whatIsReadIsWrittenAgainWithAllThatIsNotKnown() throws Exception {
