@@ -167,9 +167,13 @@ public final class ShootSession {
         return folder.setAside().flatMap(shoot.get()::saying);
     }
 
-    /** Makes the state that was set aside the present one, as one edit. */
+    /** Makes the state that was set aside the present one, as one edit, with what was done as it was then. */
     public void goOnWithSetAside() {
-        edit(Edit.Kind.GO_ON_WITH, now -> folder.setAside().flatMap(now::saying).orElse(now));
+        if (isReadOnly()) {
+            refused.run();
+        } else {
+            setAside().ifPresent(then -> become(Edit.Kind.GO_ON_WITH, format.get(), then));
+        }
     }
 
     /** Saved once they are read, without an edit: a photo may be renamed before the next one. */
@@ -374,7 +378,10 @@ public final class ShootSession {
             refused.run();
             return;
         }
-        Shoot next = Done.after(shoot.get(), change.apply(shoot.get()));
+        become(kind, where, Done.after(shoot.get(), change.apply(shoot.get())));
+    }
+
+    private void become(Edit.Kind kind, String where, Shoot next) {
         Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), next);
         if (!edit.isIdentity()) {
             drafted = Set.of();
