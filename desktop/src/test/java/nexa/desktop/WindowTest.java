@@ -3,6 +3,7 @@ package nexa.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
+import javafx.animation.AnimationTimer;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -22,6 +24,7 @@ import javafx.stage.Stage;
 import nexa.core.geometry.Crop;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
+import nexa.store.ShootFolder;
 import nexa.store.UserData;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -58,6 +61,17 @@ abstract class WindowTest extends ApplicationTest {
         return new SampleShoot(Path.of("..", "sample", "photos"), new UserData(temporary))
                 .copied(false)
                 .get();
+    }
+
+    /** A shoot of a few of the sample's photos, with what was done in the sample: it opens sooner than all of it. */
+    Path sampleOf(String... photos) throws Exception {
+        Path folder = Files.createDirectory(temporary.resolve("a few"));
+        Path all = Path.of("..", "sample", "photos");
+        for (String photo : photos) {
+            Files.copy(all.resolve(photo), folder.resolve(photo));
+        }
+        Files.copy(all.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
+        return folder;
     }
 
     /** Opens a folder and waits until all its photos have been read, or found unreadable. */
@@ -97,18 +111,38 @@ abstract class WindowTest extends ApplicationTest {
 
     /** Waits until something is there and lies at the same place in a row of frames. */
     void awaitStill(String query) {
-        Bounds[] last = new Bounds[1];
-        int[] same = new int[1];
-        waitFor(() -> {
-            Optional<Node> found = lookup(query).tryQuery();
-            if (found.isEmpty()) {
-                return false;
-            }
-            Bounds now = found.get().localToScreen(found.get().getBoundsInLocal());
-            same[0] = now.equals(last[0]) ? same[0] + 1 : 0;
-            last[0] = now;
-            return same[0] >= 8;
-        });
+        StillFrames frames = new StillFrames(query);
+        interact(frames::start);
+        try {
+            waitFor(frames::areEnough);
+        } finally {
+            interact(frames::stop);
+        }
+    }
+
+    /** Counts the frames in which something lies at the same place. */
+    private final class StillFrames extends AnimationTimer {
+        private static final int ENOUGH = 15;
+
+        private final String query;
+        private Optional<Bounds> last = Optional.empty();
+        private volatile int same;
+
+        private StillFrames(String query) {
+            this.query = query;
+        }
+
+        @Override
+        public void handle(long now) {
+            Optional<Bounds> here =
+                    lookup(query).<Node>tryQuery().map(node -> node.localToScreen(node.getBoundsInLocal()));
+            same = here.isPresent() && here.equals(last) ? same + 1 : 0;
+            last = here;
+        }
+
+        private boolean areEnough() {
+            return same >= ENOUGH;
+        }
     }
 
     void dragBy(String query, double x, double y) {

@@ -35,8 +35,12 @@ final class FactsReader {
     private int partSize = FIRST_PART;
     private volatile boolean isStopped;
 
-    /** @param told hears each part and whether it is the last, on a background thread */
-    /** @param whenIdle does something when no picture is wanted */
+    /**
+     * A reader that has not begun.
+     *
+     * @param whenIdle does something when no picture is wanted
+     * @param told hears each part and whether it is the last, on a background thread
+     */
     FactsReader(Path folder, List<Photo> photos, Consumer<Runnable> whenIdle, Told told) {
         this.folder = folder;
         this.photos = photos;
