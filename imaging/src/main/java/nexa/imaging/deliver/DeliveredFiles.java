@@ -76,7 +76,16 @@ final class DeliveredFiles {
 
     /** The file delivered under a name before, if it is still there just as it was made and would be made again so. */
     synchronized Optional<Path> finished(String name, String making) throws IOException {
-        return own(name, making).filter(file -> entries.get(name).making().equals(making));
+        Optional<Path> file = own(name, making);
+        if (file.isEmpty() || !entries.get(name).making().equals(making)) {
+            return Optional.empty();
+        }
+        DeliveredFile entry = entries.get(name);
+        if (entry.source().isEmpty()) {
+            // Now that it is known to be this shoot's, it says so from now on.
+            note(name, file.get(), making, entry.length());
+        }
+        return file;
     }
 
     /**

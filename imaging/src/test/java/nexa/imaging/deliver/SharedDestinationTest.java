@@ -70,6 +70,10 @@ class SharedDestinationTest {
         return new Delivery(plan(folder, angle), folder, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
     }
 
+    private Path file(String name) throws IOException {
+        return out.toRealPath().resolve(name);
+    }
+
     private List<String> names() throws IOException {
         try (Stream<Path> files = Files.list(out)) {
             return files.map(file -> file.getFileName().toString())
@@ -86,7 +90,7 @@ class SharedDestinationTest {
         deliver(second, 0);
         assertThat(Files.readAllBytes(out.resolve("a.jpg"))).isEqualTo(ofFirst);
         assertThat(names()).containsExactly("a-2.jpg", "a.jpg", "nexa-files-2.csv", "nexa-files.csv");
-        assertThat(deliver(second, 0).kept()).containsExactly(out.toRealPath().resolve("a-2.jpg"));
+        assertThat(deliver(second, 0).kept()).containsExactly(file("a-2.jpg"));
 
         deliver(first, 4);
         assertThat(Files.readAllBytes(out.resolve("a.jpg"))).as("its own").isNotEqualTo(ofFirst);
@@ -102,17 +106,28 @@ class SharedDestinationTest {
         assertThat(deliver(moved, 0).kept()).hasSize(1);
     }
 
-    @Test
-    void aLineOfAnEarlierVersionIsOursIfTheFileWouldComeOutTheSame() throws Exception {
+    /** Leaves a list as an earlier version wrote it, which did not say whose the files are. */
+    private void deliverAsAnEarlierVersionDid() throws IOException {
         deliver(first, 0);
         Path list = out.resolve(DeliveredFile.LIST);
         String line = Files.readAllLines(list).get(0);
         Files.writeString(list, line.substring(0, line.lastIndexOf('\t')) + "\n");
+    }
+
+    @Test
+    void aLineOfAnEarlierVersionIsOursFromThenOnIfTheFileWouldComeOutTheSame() throws Exception {
+        deliverAsAnEarlierVersionDid();
         byte[] before = Files.readAllBytes(out.resolve("a.jpg"));
         deliver(second, 0);
         assertThat(Files.readAllBytes(out.resolve("a.jpg"))).isEqualTo(before);
-        assertThat(deliver(first, 0).kept()).hasSize(1);
-        assertThat(deliver(first, 3).written()).containsExactly(out.toRealPath().resolve("a-3.jpg"));
+        assertThat(deliver(first, 0).kept()).containsExactly(file("a.jpg"));
+        assertThat(deliver(first, 3).written()).containsExactly(file("a.jpg"));
+    }
+
+    @Test
+    void aLineOfAnEarlierVersionIsAnothersIfTheFileWouldComeOutOtherwise() throws Exception {
+        deliverAsAnEarlierVersionDid();
+        assertThat(deliver(first, 3).written()).containsExactly(file("a-2.jpg"));
     }
 
     @Test
