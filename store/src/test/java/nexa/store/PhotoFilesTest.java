@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import nexa.core.format.DeliveredFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,6 +40,20 @@ class PhotoFilesTest {
         Files.createDirectory(folder.resolve(".thumbnails"));
         assertThat(PhotoFiles.in(folder)).containsExactly("A.jpg", "b.jpg", "c.PNG");
         assertThat(PhotoFiles.foldersIn(folder)).containsExactly(below, folder.resolve("folder.jpg"));
+    }
+
+    @Test
+    void whatWasDeliveredIntoTheFolderOfItsPhotosIsNoPhotoUntilSomebodyPutsAnotherFileThere() throws Exception {
+        Files.writeString(folder.resolve("a.jpg"), "photo");
+        Files.writeString(folder.resolve("a-2.jpg"), "result");
+        Files.writeString(folder.resolve("b.jpg"), "of another shoot");
+        List<String> lines = List.of(
+                new DeliveredFile("a.jpg", "a-2.jpg", "m", 6, Optional.of(DeliveredFile.SAME_FOLDER)).line(),
+                new DeliveredFile("b.jpg", "b.jpg", "m", 16, Optional.of("file:///other/")).line());
+        Files.write(folder.resolve(DeliveredFile.LIST), lines);
+        assertThat(PhotoFiles.in(folder)).containsExactly("a.jpg", "b.jpg");
+        Files.writeString(folder.resolve("a-2.jpg"), "another photo");
+        assertThat(PhotoFiles.in(folder)).containsExactly("a-2.jpg", "a.jpg", "b.jpg");
     }
 
     @Test
