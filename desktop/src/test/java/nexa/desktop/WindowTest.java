@@ -35,6 +35,8 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven with real input, on folders made for the test. */
 abstract class WindowTest extends ApplicationTest {
+    private static final Path SAMPLE = Path.of("..", "sample", "photos");
+
     @TempDir
     Path temporary;
 
@@ -58,19 +60,16 @@ abstract class WindowTest extends ApplicationTest {
 
     /** A copy of the sample shoot. */
     Path sample() throws Exception {
-        return new SampleShoot(Path.of("..", "sample", "photos"), new UserData(temporary))
-                .copied(false)
-                .get();
+        return new SampleShoot(SAMPLE, new UserData(temporary)).copied(false).get();
     }
 
     /** A shoot of a few of the sample's photos, with what was done in the sample: it opens sooner than all of it. */
     Path sampleOf(String... photos) throws Exception {
         Path folder = Files.createDirectory(temporary.resolve("a few"));
-        Path all = Path.of("..", "sample", "photos");
         for (String photo : photos) {
-            Files.copy(all.resolve(photo), folder.resolve(photo));
+            Files.copy(SAMPLE.resolve(photo), folder.resolve(photo));
         }
-        Files.copy(all.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
+        Files.copy(SAMPLE.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
         return folder;
     }
 

@@ -48,7 +48,7 @@ record KeptAside(Path file, ShootDocument document) {
     }
 
     /** One that cannot be read is left as it is. */
-    private static Optional<KeptAside> read(Path file, String folderName) {
+    static Optional<KeptAside> read(Path file, String folderName) {
         try {
             return Optional.of(new KeptAside(file, ShootDocument.read(file, folderName)));
         } catch (ShootProblem e) {

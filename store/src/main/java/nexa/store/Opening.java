@@ -249,7 +249,7 @@ final class Opening {
      * Makes order on disk, once the present state has been saved: what is contained in it goes, what belongs to another
      * document gets another name.
      */
-    void tidy(Disk disk) throws IOException, ShootProblem {
+    void tidy(Disk disk) throws IOException {
         if (isApartContained) {
             Files.deleteIfExists(apartFile);
         }
@@ -268,7 +268,7 @@ final class Opening {
         if (isApartStrange) {
             Path kept = otherDocument.orElseThrow().file();
             // Read again, for lines of the journal may have been laid over it.
-            setAside = Optional.of(ShootDocument.read(kept, folderName).shoot());
+            setAside = KeptAside.read(kept, folderName).map(KeptAside::document).map(ShootDocument::shoot);
             notices.add("The shoot's document was replaced or changed outside. What was done here since is kept in "
                     + kept + ".");
         }

@@ -58,7 +58,7 @@ public final class ShootFolder implements AutoCloseable {
     private boolean ownsApart;
     /** What was found at opening, as long as it could not be put in order. */
     private Optional<Opening> unordered = Optional.empty();
-
+    /** What was found at opening and belongs to another document than the present one. */
     private Optional<Shoot> setAside = Optional.empty();
     /** Where the shoot is kept once its document was changed by something else. */
     private Optional<Path> aside = Optional.empty();
@@ -289,7 +289,7 @@ public final class ShootFolder implements AutoCloseable {
                 unordered = Optional.empty();
             }
             clearJournals();
-        } catch (IOException | ShootProblem e) {
+        } catch (IOException e) {
             // What is left is contained in what was saved: its number tells so when the shoot is opened.
         }
     }

@@ -58,6 +58,7 @@ public final class ShootSession {
     private Optional<Set<String>> only = Optional.empty();
     private Crops crops;
     private Runnable refused = () -> {};
+    /** Whether what was read tells photos apart that their document does not tell apart yet. */
     private boolean unsavedIdentities;
     /** The photos of a gesture that goes on, of which something was recorded. */
     private Set<String> drafted = Set.of();
@@ -217,9 +218,8 @@ public final class ShootSession {
     private void learn(ShootReading part, boolean isLast) {
         ShootReading all = reading.get().plus(part);
         reading.set(all);
-        boolean isNewIdentity = !isReadOnly() && !folder.isKeptApart() && part.identifies(shoot.get());
+        unsavedIdentities |= !isReadOnly() && !folder.isKeptApart() && part.identifies(shoot.get());
         shoot.set(isLast ? all.appliedTo(shoot.get()) : part.sized(shoot.get()));
-        unsavedIdentities |= isNewIdentity;
         if (isLast) {
             seekRenamed();
             saveIdentities();

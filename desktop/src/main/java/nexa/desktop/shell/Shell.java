@@ -194,11 +194,16 @@ public final class Shell extends StackPane {
         boolean isOpen = session != null && first.startsWith(session.path());
         CompletableFuture<Void> free = isOpen ? closeShoot() : CompletableFuture.completedFuture(null);
         free.thenRunAsync(() -> readAndShow(paths, first, shown)).exceptionally(problem -> {
-            Platform.runLater(() -> {
-                messages.say(first + ": " + problem.getMessage());
-                shown.complete(null);
-            });
+            notShown(first + ": " + problem.getMessage(), shown);
             return null;
+        });
+    }
+
+    /** The next one may be opened all the same. */
+    private void notShown(String why, CompletableFuture<Void> shown) {
+        Platform.runLater(() -> {
+            messages.say(why);
+            shown.complete(null);
         });
     }
 
@@ -214,10 +219,7 @@ public final class Shell extends StackPane {
                 shown.complete(null);
             });
         } catch (ShootProblem e) {
-            Platform.runLater(() -> {
-                messages.say(e.getMessage());
-                shown.complete(null);
-            });
+            notShown(e.getMessage(), shown);
         }
     }
 

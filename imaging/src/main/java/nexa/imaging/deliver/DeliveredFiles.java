@@ -44,16 +44,21 @@ final class DeliveredFiles {
     static DeliveredFiles in(Path destination, Path photos) throws IOException {
         DeliveredFiles delivered = new DeliveredFiles(destination, source(destination, photos));
         Path list = destination.resolve(DeliveredFile.LIST);
-        if (Files.exists(list, LinkOption.NOFOLLOW_LINKS)) {
-            if (!Files.isRegularFile(list, LinkOption.NOFOLLOW_LINKS)) {
-                throw new IOException(list + " is not a regular file. Take it away, or choose another destination");
-            }
+        requireRegularIfThere(list);
+        if (Files.exists(list)) {
             try (InputStream in = Files.newInputStream(list)) {
                 String text = new String(in.readNBytes(LARGEST), StandardCharsets.UTF_8);
                 text.lines().map(DeliveredFile::parse).flatMap(Optional::stream).forEach(delivered::know);
             }
         }
         return delivered;
+    }
+
+    /** @throws IOException if there is something of a name of Nexa's own that is no regular file, a link for instance */
+    static void requireRegularIfThere(Path file) throws IOException {
+        if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+            throw new IOException(file + " is not a regular file. Take it away, or choose another destination");
+        }
     }
 
     /** The folder of the photos: from the destination if that lies in it, so that both can be moved together. */
@@ -76,12 +81,9 @@ final class DeliveredFiles {
 
     /** The file delivered under a name before, if it is still there just as it was made and would be made again so. */
     synchronized Optional<Path> finished(String name, String making) throws IOException {
-        Optional<Path> file = own(name, making);
-        if (file.isEmpty() || !entries.get(name).making().equals(making)) {
-            return Optional.empty();
-        }
         DeliveredFile entry = entries.get(name);
-        if (entry.source().isEmpty()) {
+        Optional<Path> file = own(name, making).filter(made -> entry.making().equals(making));
+        if (file.isPresent() && entry.source().isEmpty()) {
             // Now that it is known to be this shoot's, it says so from now on.
             note(name, file.get(), making, entry.length());
         }

@@ -63,10 +63,7 @@ final class DestinationLock implements AutoCloseable {
                 return Optional.empty();
             }
             Path file = destination.resolve(NAME);
-            if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)
-                    && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-                throw new IOException(file + " is not a regular file. Take it away, or choose another destination");
-            }
+            DeliveredFiles.requireRegularIfThere(file);
             FileChannel channel = FileChannel.open(
                     file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
             Object opened = key(file);
