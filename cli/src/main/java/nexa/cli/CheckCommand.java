@@ -7,9 +7,12 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
+import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import picocli.CommandLine.Command;
@@ -39,15 +42,7 @@ final class CheckCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         OpenedShoot opened = OpenedShoot.open(folder);
         DeliveryPlan plan = DeliveryPlan.of(
-                opened.shoot(),
-                opened.reading(),
-                new DeliveryPlan.Choice(
-                        opened.shoot().formats().stream()
-                                .filter(Format::goes)
-                                .map(Format::id)
-                                .collect(Collectors.toSet()),
-                        false,
-                        false));
+                opened.shoot(), opened.reading(), new DeliveryPlan.Choice(formats(opened.shoot()), false, false));
         List<DeliveryCheck.Finding> findings = DeliveryCheck.of(opened.shoot(), opened.reading(), plan);
         PrintWriter out = spec.commandLine().getOut();
         if (asJson) {
@@ -63,6 +58,15 @@ final class CheckCommand implements Callable<Integer> {
         }
         opened.tellProblems(spec.commandLine().getErr());
         return findings.isEmpty() ? NexaCommand.DONE : NexaCommand.SOME_FAILED;
+    }
+
+    /** The formats that go; where all wait, those that may. */
+    private static Set<String> formats(Shoot shoot) {
+        boolean goes = shoot.formats().stream().anyMatch(Format::goes);
+        return shoot.formats().stream()
+                .filter(format -> format.going() == (goes ? Going.GOES : Going.WAITS))
+                .map(Format::id)
+                .collect(Collectors.toSet());
     }
 
     private static String word(DeliveryCheck.Kind kind) {

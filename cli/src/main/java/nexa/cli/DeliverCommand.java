@@ -11,9 +11,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.deliver.DeliveryProblem;
@@ -45,7 +47,10 @@ final class DeliverCommand implements Callable<Integer> {
     @Option(names = "--to", paramLabel = "OUT", required = true, description = "Where to; made if it is not there.")
     private Path destination;
 
-    @Option(names = "--format", paramLabel = "ID", description = "A format; again for more. All that go, if left out.")
+    @Option(
+            names = "--format",
+            paramLabel = "ID",
+            description = "A format; again for more. All that go, if left out; needed where all wait.")
     private List<String> formats = new ArrayList<>();
 
     @Option(names = "--mark", defaultValue = "all", description = "select, or all but those marked out.")
@@ -99,11 +104,19 @@ final class DeliverCommand implements Callable<Integer> {
 
     private Set<String> chosenFormats(OpenedShoot opened) {
         List<Format> known = opened.shoot().formats();
-        if (formats.isEmpty()) {
-            return new HashSet<>(
-                    known.stream().filter(Format::goes).map(Format::id).toList());
-        }
         List<String> ids = known.stream().map(Format::id).toList();
+        if (formats.isEmpty()) {
+            Set<String> going =
+                    known.stream().filter(Format::goes).map(Format::id).collect(Collectors.toSet());
+            boolean waits = known.stream().anyMatch(format -> format.going() == Going.WAITS);
+            if (going.isEmpty() && waits) {
+                throw new ParameterException(
+                        spec.commandLine(),
+                        "Nothing was done in any format of this shoot yet, so none goes by itself. Say which with"
+                                + " --format. There are " + ids + ".");
+            }
+            return going;
+        }
         for (String format : formats) {
             if (!ids.contains(format)) {
                 throw new ParameterException(

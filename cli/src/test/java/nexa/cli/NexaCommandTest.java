@@ -93,13 +93,22 @@ class NexaCommandTest {
         Files.writeString(folder.resolve("broken.jpg"), "no photo");
         assertThat(run("crops", folder.toString(), "--json")).isEqualTo(1);
         assertThat(out.toString(StandardCharsets.UTF_8)).contains("unreadable", "a 1.jpg");
-        assertThat(run(
-                        "deliver",
-                        folder.toString(),
-                        "--to",
-                        folder.resolve("out").toString()))
+        String to = folder.resolve("out").toString();
+        assertThat(run("deliver", folder.toString(), "--to", to, "--format", "post"))
                 .isEqualTo(1);
         assertThat(folder.resolve("out/post/a 1.jpg")).exists();
+        assertThat(folder.resolve("out/square")).doesNotExist();
+    }
+
+    @Test
+    void whereEveryFormatWaitsDeliveringAsksForOneAndTheCheckLooksAtAll() throws Exception {
+        Path to = folder.resolve("out");
+        Said said = runAside("C.UTF-8", "deliver", folder.toString(), "--to", to.toString());
+        assertThat(said.code()).isEqualTo(2);
+        assertThat(said.err()).contains("--format", "post", "square");
+        assertThat(to).doesNotExist();
+        assertThat(run("check", folder.toString())).isEqualTo(1);
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("post\tuntouched", "free\tuntouched");
     }
 
     @Test
@@ -215,7 +224,9 @@ class NexaCommandTest {
                 "deliver",
                 folder.toString(),
                 "--to",
-                folder.resolve("out").toString());
+                folder.resolve("out").toString(),
+                "--format",
+                "post");
         assertThat(said.code()).isEqualTo(1);
         assertThat(said.err()).contains("has a name that can't be read here");
         assertThat(folder.resolve("out/post/a 1.jpg")).exists();

@@ -8,6 +8,10 @@ final class DocumentFields {
     static final Set<String> SHOOT = Set.of("nexa", "edit", "continues", "title", "order", "formats", "photos");
     static final String EDIT = "edit";
     static final String CONTINUES = "continues";
+
+    /** Said of a format that {@linkplain nexa.core.format.Going#WAITS waits}. */
+    static final String WAITS = "waits";
+
     static final Set<String> FORMAT =
             Set.of("id", "name", "ratio", "turn", "size", "leads", "tolerance", "goes", "file");
     static final Set<String> SIZE = Set.of("width", "height", "longEdge", "unit", "ppi");

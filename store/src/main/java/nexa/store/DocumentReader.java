@@ -16,6 +16,7 @@ import java.util.Set;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
+import nexa.core.format.Going;
 import nexa.core.format.LengthUnit;
 import nexa.core.format.NamePattern;
 import nexa.core.format.OutputSize;
@@ -164,9 +165,19 @@ final class DocumentReader {
         Map<Orientation, String> leads = leads(place.optional("leads"));
         Format.Tolerance tolerance = tolerance(place.optional("tolerance"));
         Optional<Place> goes = place.optional("goes");
-        boolean isGoing = goes.isEmpty() || goes.get().flag();
+        Going going = goes.isPresent() ? going(goes.get()) : Going.GOES;
         FileSpec file = file(place.optional("file"), id);
-        return place.make(() -> new Format(id, name, ratio, turned, output, leads, tolerance, isGoing, file));
+        return place.make(() -> new Format(id, name, ratio, turned, output, leads, tolerance, going, file));
+    }
+
+    private static Going going(Place place) throws Place.Misfit {
+        if (place.says(DocumentFields.WAITS)) {
+            return Going.WAITS;
+        }
+        if (!place.isFlag()) {
+            throw place.misfit("must be true, false or \"" + DocumentFields.WAITS + "\"");
+        }
+        return place.flag() ? Going.GOES : Going.STAYS;
     }
 
     private static OutputSize size(Place place) throws Place.Misfit {

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.core.format.OutputSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Orientation;
@@ -114,7 +115,11 @@ final class DocumentWriter {
         tolerance.put("tightness", format.tolerance().tightness());
         tolerance.put("position", format.tolerance().position());
         keeping(tolerance, earlier.path("tolerance"), DocumentFields.TOLERANCE);
-        node.put("goes", format.goes());
+        if (format.going() == Going.WAITS) {
+            node.put("goes", DocumentFields.WAITS);
+        } else {
+            node.put("goes", format.goes());
+        }
         node.set("file", keeping(file(format.file()), earlier.path("file"), DocumentFields.FILE));
         return keeping(node, earlier, DocumentFields.FORMAT);
     }

@@ -85,7 +85,7 @@ final class Opening {
             lineage = besideDigest;
             judgeApart();
         } else {
-            present = ShootDocument.of(Shoot.of(folderName, Shoot.Order.TIME, StandardFormats.list(), List.of()));
+            present = ShootDocument.of(Shoot.of(folderName, Shoot.Order.TIME, StandardFormats.waiting(), List.of()));
             presentFile = besideFile;
         }
         besideNow = besideDigest;

@@ -146,6 +146,15 @@ final class Place {
         return node.booleanValue();
     }
 
+    boolean isFlag() {
+        return node.isBoolean();
+    }
+
+    /** Whether this is a text, and just this one. */
+    boolean says(String word) {
+        return node.isTextual() && node.textValue().equals(word);
+    }
+
     /** One of an enum's values, written in small letters. */
     <E extends Enum<E>> E oneOf(Class<E> type) throws Misfit {
         String text = text();

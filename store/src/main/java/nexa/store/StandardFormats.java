@@ -3,6 +3,7 @@ package nexa.store;
 import java.util.List;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
+import nexa.core.format.Going;
 import nexa.core.format.Ratio;
 
 /** The formats a shoot starts with when nobody has said otherwise. */
@@ -17,5 +18,10 @@ public final class StandardFormats {
                 Format.of("screen", "Wide screen", Ratio.of("16", "9")).withTurn(FormatTurn.WIDE),
                 Format.of("print", "Print", Ratio.of("5", "4")),
                 Format.of("free", "Free", Ratio.FREE));
+    }
+
+    /** Those of a shoot of which nothing was said yet: each waits until something is done in it. */
+    public static List<Format> waiting() {
+        return list().stream().map(format -> format.withGoing(Going.WAITS)).toList();
     }
 }

@@ -35,7 +35,7 @@ class ShootDocumentTest {
                   "tolerance": { "tightness": 0.1, "position": 0.02 },
                   "file": { "type": "jpeg", "quality": 88, "sampling": "4:2:0", "depth": 16, "colour": "srgb",
                             "enlarge": false, "folder": "catalogue", "name": "{shoot} {photo}", "varnish": true } },
-                { "id": "free", "name": "Free", "ratio": "free", "paper": { "grain": "fine" } } ],
+                { "id": "free", "name": "Free", "ratio": "free", "goes": "waits", "paper": { "grain": "fine" } } ],
               "photos": [
                 { "file": "a.jpg", "pixels": [6000, 4000], "turn": 90, "mirror": true, "mark": "select", "angle": -2.3,
                   "subject": { "at": [0.41, 0.52], "radius": 0.08, "by": "hand" }, "stars": 3,
@@ -66,6 +66,8 @@ class ShootDocumentTest {
         assertThat(written.get("weather").asText()).isEqualTo("mild");
         assertThat(written.at("/formats/0/file")).isEqualTo(original.at("/formats/0/file"));
         assertThat(written.at("/formats/1/paper/grain").asText()).isEqualTo("fine");
+        assertThat(written.at("/formats/0/goes").asBoolean()).isTrue();
+        assertThat(written.at("/formats/1/goes").asText()).isEqualTo("waits");
         assertThat(written.get("photos")).isEqualTo(original.get("photos"));
 
         ShootDocument again = read(new String(read.bytes(), StandardCharsets.UTF_8));
@@ -117,6 +119,7 @@ class ShootDocumentTest {
                     "file": "a.jpg"           | "file": "/etc/passwd"      | photos[0].file
                     "file": "a.jpg"           | "file": "x/../../a.jpg"    | photos[0].file
                     "file": "b.jpg"           | "file": "a.jpg"            | photos[1].file is listed twice
+                    "goes": "waits"           | "goes": "maybe"            | formats[1].goes
                     "id": "free"              | "id": "page"               | formats[1].id is used twice
                     "dx": 0.02                | "dx": 1e308                | photos[1].crops.page.tune
                     "zoom": 1.04              | "zoom": 1e308              | photos[1].crops.page.tune

@@ -11,7 +11,7 @@ import nexa.core.geometry.Size;
  * @param id short and lasting; names the format in the shoot document
  * @param name what the photographer calls it
  * @param leads the files of the lead photos, by the orientation of the photos they lead
- * @param goes whether it is delivered with the rest
+ * @param going whether it is delivered with the rest
  */
 public record Format(
         String id,
@@ -21,7 +21,7 @@ public record Format(
         OutputSize size,
         Map<Orientation, String> leads,
         Tolerance tolerance,
-        boolean goes,
+        Going going,
         FileSpec file) {
     private static final double AGREES = 0.005;
 
@@ -51,17 +51,17 @@ public record Format(
                 new OutputSize.AsCropped(),
                 Map.of(),
                 Tolerance.USUAL,
-                true,
+                Going.GOES,
                 FileSpec.usual(id));
     }
 
     public Format withName(String newName) {
-        return new Format(id, newName, ratio, turn, size, leads, tolerance, goes, file);
+        return new Format(id, newName, ratio, turn, size, leads, tolerance, going, file);
     }
 
     /** The same format under another id. */
     public Format withId(String newId) {
-        return new Format(newId, name, ratio, turn, size, leads, tolerance, goes, file);
+        return new Format(newId, name, ratio, turn, size, leads, tolerance, going, file);
     }
 
     /**
@@ -70,31 +70,36 @@ public record Format(
      * @throws IllegalArgumentException if they disagree by more than 0.5 %
      */
     public Format withShape(Ratio newRatio, OutputSize newSize) {
-        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, goes, file);
+        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, going, file);
     }
 
     public Format withTolerance(Tolerance newTolerance) {
-        return new Format(id, name, ratio, turn, size, leads, newTolerance, goes, file);
+        return new Format(id, name, ratio, turn, size, leads, newTolerance, going, file);
     }
 
     public Format withTurn(FormatTurn newTurn) {
-        return new Format(id, name, ratio, newTurn, size, leads, tolerance, goes, file);
+        return new Format(id, name, ratio, newTurn, size, leads, tolerance, going, file);
     }
 
     public Format withSize(OutputSize newSize) {
-        return new Format(id, name, ratio, turn, newSize, leads, tolerance, goes, file);
+        return new Format(id, name, ratio, turn, newSize, leads, tolerance, going, file);
     }
 
     public Format withLeads(Map<Orientation, String> newLeads) {
-        return new Format(id, name, ratio, turn, size, newLeads, tolerance, goes, file);
+        return new Format(id, name, ratio, turn, size, newLeads, tolerance, going, file);
     }
 
-    public Format withGoes(boolean nowGoes) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, nowGoes, file);
+    /** Whether it is delivered with the rest. */
+    public boolean goes() {
+        return going == Going.GOES;
+    }
+
+    public Format withGoing(Going newGoing) {
+        return new Format(id, name, ratio, turn, size, leads, tolerance, newGoing, file);
     }
 
     public Format withFile(FileSpec newFile) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, goes, newFile);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, newFile);
     }
 
     /** Width over height of an untouched crop that lies the given way. In a free format that is the photo's own. */

@@ -27,6 +27,11 @@ public final class Adjust {
 
     /** The crop as shown becomes the wish. */
     public Shoot to(Crop shown) {
+        return shoot.with(photo.file(), before -> photoWith(shown));
+    }
+
+    /** The photo alone, as {@link #to} makes it. */
+    Photo photoWith(Crop shown) {
         CropEntry entry = photo.entry(format.id());
         Placement placement = entry.placement() instanceof Placement.Follow follow
                 ? tuned(entry, follow, shown)
@@ -38,7 +43,7 @@ public final class Adjust {
     public Shoot slidTo(Crop shown) {
         if (photo.entry(format.id()).placement() instanceof Placement.Own own) {
             Wish moved = own.wish().withCentre(Wish.of(shown, photo.size()).centre());
-            return with(new Placement.Own(moved), shown);
+            return shoot.with(photo.file(), before -> with(new Placement.Own(moved), shown));
         }
         return to(shown);
     }
@@ -51,9 +56,9 @@ public final class Adjust {
                 : new Placement.Own(Wish.of(shown, photo.size()));
     }
 
-    private Shoot with(Placement placement, Crop shown) {
+    private Photo with(Placement placement, Crop shown) {
         CropEntry entry = photo.entry(format.id()).withTurn(turnOf(shown)).withPlacement(placement);
-        return shoot.with(photo.file(), before -> before.withEntry(format.id(), entry));
+        return photo.withEntry(format.id(), entry);
     }
 
     /** Which way the crop lies, said only where it is not what it would be anyway. */

@@ -108,43 +108,37 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
 
     /** The shoot with photos that were let go, or tuned, following again, without a tune. */
     public static Shoot again(Shoot shoot, Set<String> files, String format) {
-        Shoot following = shoot;
-        for (String file : files) {
-            Photo photo = shoot.photo(file);
-            boolean isLead = shoot.format(format).leads().containsValue(file);
-            boolean hasLead = photo.pixels().isPresent()
-                    && shoot.leadFor(shoot.format(format), photo.size().orientation())
-                            .isPresent();
-            if (isLead || !hasLead) {
-                continue;
-            }
-            CropEntry entry = photo.entry(format);
-            Placement.Follow follow = entry.placement() instanceof Placement.Follow before
-                    ? before.withTune(Tune.NONE).withAccepted(false)
-                    : new Placement.Follow(Tune.NONE, Set.of(Carry.values()), Optional.empty(), false);
-            CropEntry again =
-                    new CropEntry(follow, follow == entry.placement() ? entry.turn() : Optional.empty(), false);
-            following = following.with(file, before -> before.withEntry(format, again));
-        }
-        return following;
+        return shoot.withEach(files, photo -> canFollow(shoot, photo, format) ? again(photo, format) : photo);
+    }
+
+    private static boolean canFollow(Shoot shoot, Photo photo, String id) {
+        Format format = shoot.format(id);
+        return photo.pixels().isPresent()
+                && !format.leads().containsValue(photo.file())
+                && shoot.leadFor(format, photo.size().orientation()).isPresent();
+    }
+
+    private static Photo again(Photo photo, String format) {
+        CropEntry entry = photo.entry(format);
+        Placement.Follow follow = entry.placement() instanceof Placement.Follow before
+                ? before.withTune(Tune.NONE).withAccepted(false)
+                : new Placement.Follow(Tune.NONE, Set.of(Carry.values()), Optional.empty(), false);
+        return photo.withEntry(
+                format, new CropEntry(follow, follow == entry.placement() ? entry.turn() : Optional.empty(), false));
     }
 
     /** The shoot with own crops following again as they are: what differs from the lead becomes their tune. */
     public static Shoot againTuned(Shoot shoot, Set<String> files, String format) {
         Crops crops = new Crops(shoot);
-        Shoot following = shoot;
-        for (String file : files) {
-            Photo photo = shoot.photo(file);
-            if (photo.pixels().isEmpty() || photo.entry(format).placement() instanceof Placement.Follow) {
-                continue;
-            }
-            Shoot again = again(following, Set.of(file), format);
-            boolean follows = again.photo(file).entry(format).placement() instanceof Placement.Follow;
-            if (follows) {
-                following = new Adjust(again, file, format)
-                        .to(crops.of(photo, shoot.format(format)).crop());
-            }
-        }
-        return following;
+        Format in = shoot.format(format);
+        List<String> own = files.stream()
+                .filter(file -> canFollow(shoot, shoot.photo(file), format))
+                .filter(file -> !(shoot.photo(file).entry(format).placement() instanceof Placement.Follow))
+                .toList();
+        Shoot following = again(shoot, Set.copyOf(own), format);
+        return following.withEach(
+                own,
+                photo -> new Adjust(following, photo.file(), format)
+                        .photoWith(crops.of(shoot.photo(photo.file()), in).crop()));
     }
 }

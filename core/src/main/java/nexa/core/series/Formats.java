@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
@@ -17,10 +18,10 @@ import nexa.core.shoot.Wish;
 public final class Formats {
     private Formats() {}
 
-    /** The shoot with one more format, last. */
+    /** The shoot with one more format, last. Whoever adds one wants its files, so it does not wait. */
     public static Shoot add(Shoot shoot, Format format) {
         List<Format> formats = new ArrayList<>(shoot.formats());
-        formats.add(format);
+        formats.add(format.going() == Going.WAITS ? format.withGoing(Going.GOES) : format);
         return shoot.withFormats(formats);
     }
 

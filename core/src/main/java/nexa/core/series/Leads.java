@@ -1,10 +1,11 @@
 package nexa.core.series;
 
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.shoot.CropEntry;
@@ -24,7 +25,8 @@ public final class Leads {
     public static Shoot make(Shoot shoot, String file, String formatId) {
         Photo photo = shoot.photo(file);
         Format format = shoot.format(formatId);
-        Shoot owned = own(shoot, new Crops(shoot), photo, format);
+        Crops crops = new Crops(shoot);
+        Shoot owned = shoot.with(file, before -> own(crops, before, format));
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         leads.putAll(format.leads());
         leads.values().remove(file);
@@ -38,51 +40,45 @@ public final class Leads {
         if (!format.leads().containsValue(file)) {
             return shoot;
         }
-        Crops crops = new Crops(shoot);
-        Shoot freed = shoot;
-        for (Photo photo : shoot.photos()) {
-            boolean listens = photo.entry(formatId).placement() instanceof Placement.Follow
-                    && shoot.leadFor(format, orientation(photo))
-                            .map(lead -> lead.file().equals(file))
-                            .orElse(false);
-            if (listens) {
-                freed = own(freed, crops, photo, format);
-            }
-        }
+        List<String> listening = shoot.photos().stream()
+                .filter(photo -> photo.entry(formatId).placement() instanceof Placement.Follow)
+                .filter(photo -> shoot.leadFor(format, orientation(photo))
+                        .map(lead -> lead.file().equals(file))
+                        .orElse(false))
+                .map(Photo::file)
+                .toList();
+        Shoot freed = letGo(shoot, listening, formatId);
         Map<Orientation, String> leads = new HashMap<>(format.leads());
         leads.values().remove(file);
         return withLeads(freed, format, leads);
     }
 
-    /** Makes a follower's crop, as shown, its own. */
-    public static Shoot letGo(Shoot shoot, Set<String> files, String formatId) {
+    /** Makes followers' crops, as shown, their own. */
+    public static Shoot letGo(Shoot shoot, Collection<String> files, String formatId) {
         Crops crops = new Crops(shoot);
         Format format = shoot.format(formatId);
-        Shoot freed = shoot;
-        for (String file : files) {
-            Photo photo = shoot.photo(file);
-            if (photo.entry(formatId).placement() instanceof Placement.Follow) {
-                freed = own(freed, crops, photo, format);
-            }
-        }
-        return freed;
+        return shoot.withEach(
+                files,
+                photo -> photo.entry(formatId).placement() instanceof Placement.Follow
+                        ? own(crops, photo, format)
+                        : photo);
     }
 
     private static Orientation orientation(Photo photo) {
         return photo.pixels().isPresent() ? photo.size().orientation() : Orientation.WIDE;
     }
 
-    private static Shoot own(Shoot shoot, Crops crops, Photo photo, Format format) {
+    private static Photo own(Crops crops, Photo photo, Format format) {
         CropEntry entry = photo.entry(format.id());
         if (entry.placement() instanceof Placement.Own) {
-            return shoot;
+            return photo;
         }
         Optional<PhotoCrop> shown =
                 photo.pixels().isPresent() ? Optional.of(crops.of(photo, format)) : Optional.empty();
         CropEntry owned = shown.map(crop -> entry.withPlacement(new Placement.Own(Wish.of(crop.crop(), photo.size())))
                         .withTurn(Lying.said(crop.crop().size().orientation(), photo, format)))
                 .orElse(entry.withPlacement(Placement.UNTOUCHED));
-        return shoot.with(photo.file(), before -> before.withEntry(format.id(), owned));
+        return photo.withEntry(format.id(), owned);
     }
 
     static Shoot withLeads(Shoot shoot, Format format, Map<Orientation, String> leads) {

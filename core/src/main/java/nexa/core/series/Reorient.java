@@ -1,8 +1,10 @@
 package nexa.core.series;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
 import nexa.core.geometry.Angle;
@@ -32,13 +34,32 @@ public enum Reorient {
 
     /** The shoot with these photos turned or mirrored. Those not read yet are left alone. */
     public Shoot apply(Shoot shoot, Set<String> files) {
+        Set<String> leads = shoot.formats().stream()
+                .flatMap(format -> format.leads().values().stream())
+                .filter(files::contains)
+                .collect(Collectors.toSet());
+        // The leads first, one by one: who follows keeps the crop it has now, not one worked out anew.
         Shoot turned = shoot;
-        for (String file : files) {
-            if (turned.photo(file).pixels().isPresent()) {
-                turned = apply(turned, file);
+        for (String lead : leads) {
+            if (turned.photo(lead).pixels().isPresent()) {
+                turned = apply(turned, lead);
             }
         }
-        return turned;
+        List<Format> formats = turned.formats();
+        return turned.withEach(
+                files.stream().filter(file -> !leads.contains(file)).toList(),
+                photo -> photo.pixels().isPresent() ? apply(photo, formats) : photo);
+    }
+
+    /** A photo that leads nowhere, with its crops. */
+    Photo apply(Photo photo, List<Format> formats) {
+        return switch (this) {
+            case RIGHT -> quarter(photo, formats);
+            case LEFT -> quarter(quarter(quarter(photo, formats), formats), formats);
+            case HALF -> quarter(quarter(photo, formats), formats);
+            case MIRROR -> mirrored(photo);
+            case MIRROR_DOWN -> quarter(quarter(mirrored(photo), formats), formats);
+        };
     }
 
     private Shoot apply(Shoot shoot, String file) {
@@ -68,12 +89,19 @@ public enum Reorient {
                 ready = Leads.withLeads(ready, ready.format(format.id()), leads);
             }
         }
-        Photo turned = quarter(ready.photo(file));
-        for (Format format : ready.formats()) {
-            turned = turned.withEntry(format.id(), quarter(turned.entry(format.id()), turned, format));
+        List<Format> formats = ready.formats();
+        return ready.with(file, photo -> quarter(photo, formats));
+    }
+
+    /** The photo with its crops. */
+    private static Photo quarter(Photo photo, List<Format> formats) {
+        Photo turned = quarter(photo);
+        for (Format format : formats) {
+            if (photo.crops().containsKey(format.id())) {
+                turned = turned.withEntry(format.id(), quarter(turned.entry(format.id()), turned, format));
+            }
         }
-        Photo done = turned;
-        return ready.with(file, before -> done);
+        return turned;
     }
 
     /** The photo alone, its crops as they were. */

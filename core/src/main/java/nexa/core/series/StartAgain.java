@@ -1,7 +1,8 @@
 package nexa.core.series;
 
-import java.util.Map;
+import java.util.List;
 import java.util.Set;
+import nexa.core.format.Format;
 import nexa.core.geometry.Angle;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
@@ -25,22 +26,28 @@ public final class StartAgain {
     /** The angle, quarter turns, mirroring and the crops in every format. */
     public static Shoot photos(Shoot shoot, Set<String> files) {
         Shoot fresh = shoot;
-        for (String file : files) {
-            // The crops first: who follows keeps the crop it has now, not that of a lead turned or mirrored.
-            for (Map.Entry<String, CropEntry> entry :
-                    Map.copyOf(fresh.photo(file).crops()).entrySet()) {
-                fresh = crop(fresh, file, entry.getKey());
+        // The leads first: who follows keeps the crop it has now, not that of a lead turned or mirrored.
+        for (Format format : shoot.formats()) {
+            for (String lead : format.leads().values()) {
+                fresh = files.contains(lead) ? Leads.takeAway(fresh, lead, format.id()) : fresh;
             }
-            if (fresh.photo(file).isMirrored()) {
-                fresh = Reorient.MIRROR.apply(fresh, Set.of(file));
-            }
-            while (fresh.photo(file).turn() != QuarterTurn.NONE
-                    && fresh.photo(file).pixels().isPresent()) {
-                fresh = Reorient.RIGHT.apply(fresh, Set.of(file));
-            }
-            fresh = level(fresh, file);
         }
-        return fresh;
+        return fresh.withEach(files, StartAgain::photo);
+    }
+
+    /** A photo that leads nowhere. */
+    private static Photo photo(Photo photo) {
+        Photo fresh = photo;
+        for (String format : photo.crops().keySet()) {
+            fresh = fresh.withEntry(format, CropEntry.UNTOUCHED);
+        }
+        if (fresh.isMirrored()) {
+            fresh = Reorient.MIRROR.apply(fresh, List.of());
+        }
+        while (fresh.turn() != QuarterTurn.NONE && fresh.pixels().isPresent()) {
+            fresh = Reorient.RIGHT.apply(fresh, List.of());
+        }
+        return fresh.withAngle(Angle.NONE);
     }
 
     /** Whether there is anything to take back. */

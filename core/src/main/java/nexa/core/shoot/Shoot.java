@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -131,9 +132,20 @@ public final class Shoot {
 
     /** The shoot with one photo changed. */
     public Shoot with(String file, UnaryOperator<Photo> change) {
+        return withEach(List.of(file), change);
+    }
+
+    /**
+     * The shoot with some photos changed, in one copy.
+     *
+     * @throws IllegalArgumentException if there is no such photo
+     */
+    public Shoot withEach(Collection<String> files, UnaryOperator<Photo> change) {
         List<Photo> changed = new ArrayList<>(photos);
-        int place = places.get(photo(file).file());
-        changed.set(place, change.apply(photos.get(place)));
+        for (String file : files) {
+            int place = places.get(photo(file).file());
+            changed.set(place, change.apply(changed.get(place)));
+        }
         return withStates(changed);
     }
 

@@ -111,6 +111,32 @@ class ChangesTest {
         assertSame(crop(free, "wide.jpg"), crop(shoot, "wide.jpg"));
     }
 
+    @Test
+    void manyAtOnceComeToTheSameAsOneAfterTheOther() {
+        List<String> files = shoot.photos().stream().map(Photo::file).toList();
+        Set<String> all = Set.copyOf(files);
+        for (Reorient how : Reorient.values()) {
+            Shoot oneByOne = shoot;
+            for (String file : files) {
+                oneByOne = how.apply(oneByOne, Set.of(file));
+            }
+            assertThat(how.apply(shoot, all)).isEqualTo(oneByOne);
+            Shoot fresh = oneByOne;
+            for (String file : files) {
+                fresh = StartAgain.photos(fresh, Set.of(file));
+            }
+            assertThat(StartAgain.photos(oneByOne, all)).isEqualTo(fresh);
+        }
+        Shoot free = Leads.letGo(shoot, all, "page");
+        Shoot again = free;
+        for (String file : files) {
+            again = CarryAcross.againTuned(again, Set.of(file), "page");
+        }
+        assertThat(CarryAcross.againTuned(free, all, "page")).isEqualTo(again);
+        assertThat(CarryAcross.again(free, all, "page").photo("tall.jpg").entry("page"))
+                .isEqualTo(entry(FOLLOW));
+    }
+
     @ParameterizedTest
     @EnumSource(Reorient.class)
     void anOwnCropShowsTheSamePartOfTheSceneAfterwards(Reorient how) {

@@ -10,6 +10,7 @@ import nexa.core.crop.Slide;
 import nexa.core.crop.TurnCrop;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
+import nexa.core.format.Going;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
@@ -73,7 +74,7 @@ class EditTest {
             case 0 -> adjust.slidTo(Slide.by(photo.outline(), crop, new Point(random.nextInt(900) - 450, 80)));
             case 1 -> adjust.to(TurnCrop.turn(photo.outline(), crop));
             case 2 -> shoot.with(photo.file(), p -> p.withAngle(new Angle(random.nextInt(20) - 10)));
-            default -> shoot.withFormats(List.of(PAGE.withGoes(random.nextBoolean()), FEED));
+            default -> shoot.withFormats(List.of(PAGE.withGoing(Going.values()[random.nextInt(3)]), FEED));
         };
     }
 

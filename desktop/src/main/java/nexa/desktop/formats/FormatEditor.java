@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
+import nexa.core.format.Going;
 import nexa.core.format.NearRatio;
 import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
@@ -123,7 +124,7 @@ public final class FormatEditor extends VBox {
         ratio.setOnAction(event -> changeShape());
         turn.setOnAction(event -> change(format ->
                 format.withTurn(FormatTurn.values()[turn.getSelectionModel().getSelectedIndex()])));
-        goes.setOnAction(event -> change(format -> format.withGoes(goes.isSelected())));
+        goes.setOnAction(event -> change(format -> format.withGoing(goes.isSelected() ? Going.GOES : Going.STAYS)));
     }
 
     private HBox ratioRow() {

@@ -2,6 +2,7 @@ package nexa.desktop.handover;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -113,7 +114,7 @@ final class DeliveryNote {
                 Parts.label(fileWords(format, files), "small", "quiet"));
         name.setAlignment(Pos.CENTER_LEFT);
         size.setAlignment(Pos.CENTER_LEFT);
-        ToggleButton goes = Parts.toggle(format.goes() ? "note.goes" : "note.stays", "flat", "note-goes");
+        ToggleButton goes = Parts.toggle("note." + format.going().name().toLowerCase(Locale.ROOT), "flat", "note-goes");
         goes.setId("goes-" + format.id());
         goes.setSelected(format.goes());
         goes.setOnAction(event -> setGoes.accept(format.id(), !format.goes()));

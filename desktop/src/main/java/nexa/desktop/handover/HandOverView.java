@@ -26,6 +26,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.core.format.ViewingDistance;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -183,7 +184,7 @@ public final class HandOverView extends View {
         session.edit(
                 Edit.Kind.FORMAT,
                 shoot -> shoot.withFormats(shoot.formats().stream()
-                        .map(one -> one.id().equals(format) ? one.withGoes(goes) : one)
+                        .map(one -> one.id().equals(format) ? one.withGoing(goes ? Going.GOES : Going.STAYS) : one)
                         .toList()));
     }
 
@@ -283,11 +284,20 @@ public final class HandOverView extends View {
                         found);
             }
         }
-        if (knowledge.getChildren().isEmpty()) {
+        if (isAllWaiting()) {
+            tell(Parts.triangle(), Words.get("before.waits"), "look", List.of());
+        } else if (knowledge.getChildren().isEmpty()) {
             tell(Parts.tick(), Words.get("before.nothing"), "fine", List.of());
         } else if (known.findings().stream().noneMatch(finding -> finding.kind() == DeliveryCheck.Kind.SAME_NAME)) {
             tell(Parts.tick(), Words.get("before.names"), "fine", List.of());
         }
+    }
+
+    /** Whether nothing goes because nothing was done yet. */
+    private boolean isAllWaiting() {
+        List<Format> formats = session.shoot().formats();
+        return formats.stream().noneMatch(Format::goes)
+                && formats.stream().anyMatch(format -> format.going() == Going.WAITS);
     }
 
     /** What too few pixels mean on paper: the pixels an inch there will be, and from how far that looks sharp. */

@@ -19,6 +19,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.util.Duration;
 import nexa.core.format.Format;
+import nexa.core.series.Begun;
 import nexa.core.series.Crops;
 import nexa.core.series.Done;
 import nexa.core.series.Look;
@@ -378,7 +379,9 @@ public final class ShootSession {
             refused.run();
             return;
         }
-        become(kind, where, Done.after(shoot.get(), change.apply(shoot.get())));
+        Shoot before = shoot.get();
+        Shoot changed = change.apply(before);
+        become(kind, where, Begun.after(before, Done.after(before, changed)));
     }
 
     private void become(Edit.Kind kind, String where, Shoot next) {
