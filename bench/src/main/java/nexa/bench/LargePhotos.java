@@ -57,6 +57,16 @@ final class LargePhotos {
         return folder;
     }
 
+    /** As {@link #shootOf}, of links to few files, where there would be too many copies. */
+    static void linkedShootOf(Path folder, int count) throws IOException {
+        int own = Math.min(count, samplePhotos().size());
+        shootOf(folder, own);
+        for (int i = own; i < count; i++) {
+            Path original = folder.resolve(String.format(Locale.ROOT, "p%05d.jpg", i % own));
+            Files.createLink(folder.resolve(String.format(Locale.ROOT, "p%05d.jpg", i)), original);
+        }
+    }
+
     static void delete(Path folder) {
         try (Stream<Path> all = Files.walk(folder)) {
             for (Path file : all.sorted(Comparator.reverseOrder()).toList()) {

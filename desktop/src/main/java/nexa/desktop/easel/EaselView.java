@@ -32,6 +32,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.Standing;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.Parts;
@@ -143,6 +144,7 @@ public final class EaselView extends View {
 
     private void listen() {
         subscriptions.listen(session.shootProperty(), this::refresh);
+        subscriptions.listen(session.standingProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refreshAnew);
         subscriptions.listen(session.formatProperty(), this::refreshAnew);
@@ -187,7 +189,6 @@ public final class EaselView extends View {
     }
 
     private void refresh() {
-        tellStanding();
         if (node.getScene() == null || hand.isBusy()) {
             return;
         }
@@ -242,11 +243,9 @@ public final class EaselView extends View {
     }
 
     private void tellStanding() {
-        List<Photo> ready = session.photos().stream().filter(session::isReady).toList();
-        long done = ready.stream()
-                .filter(photo -> photo.entry(session.formatProperty().get()).isDone())
-                .count();
-        standing.set(Words.get("easel.standing", done, ready.size()));
+        Standing now = session.standingProperty().get();
+        standing.set(
+                Words.get("easel.standing", now.done(session.formatProperty().get()), now.ready()));
     }
 
     /** The neighbours of this photo are likely to be wanted next. */

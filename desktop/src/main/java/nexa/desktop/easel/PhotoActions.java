@@ -108,7 +108,12 @@ final class PhotoActions implements StepSection.Doors {
 
     @Override
     public void noLead() {
-        change(Edit.Kind.LEAD, (shoot, file) -> Leads.takeAway(shoot, file, format()));
+        first.run();
+        String format = format();
+        session.photo()
+                .filter(session::isReady)
+                .ifPresent(photo ->
+                        session.editMany(Edit.Kind.LEAD, format, shoot -> Leads.takeAway(shoot, photo.file(), format)));
     }
 
     @Override

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.core.geometry.Orientation;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Step;
 import nexa.core.shoot.Photo;
@@ -109,12 +113,15 @@ final class StepSection {
     }
 
     private static long followers(Shoot shoot, Format format, Photo lead) {
+        Set<Orientation> led = Stream.of(Orientation.values())
+                .filter(lying -> shoot.leadFor(format, lying)
+                        .filter(one -> one.file().equals(lead.file()))
+                        .isPresent())
+                .collect(Collectors.toSet());
         return shoot.photos().stream()
-                .filter(photo -> photo.pixels().isPresent()
-                        && photo.entry(format.id()).placement() instanceof Placement.Follow
-                        && shoot.leadFor(format, photo.size().orientation())
-                                .filter(lead::equals)
-                                .isPresent())
+                .filter(photo -> photo.entry(format.id()).placement() instanceof Placement.Follow)
+                .filter(photo ->
+                        photo.pixels().isPresent() && led.contains(photo.size().orientation()))
                 .count();
     }
 

@@ -9,10 +9,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -32,7 +30,9 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.Deliveries;
+import nexa.desktop.session.Latest;
 import nexa.desktop.session.RunningDelivery;
+import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.View;
@@ -64,7 +64,8 @@ public final class HandOverView extends View {
     private final VBox knowledge = new VBox(8);
     private final Button deliver;
     private Path to;
-    private long asked;
+    private final Latest<Integer> counting = new Latest<>(this::tellCount);
+    private final Latest<Known> knowing = new Latest<>(this::show);
 
     /**
      * Hand over of a shoot.
@@ -216,34 +217,31 @@ public final class HandOverView extends View {
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
         DeliveryPlan.Choice choice = choice();
-        int files = DeliveryPlan.count(shoot, reading, choice);
-        standing.set(Words.get("handover.standing", files));
+        counting.ask(() -> DeliveryPlan.count(shoot, reading, choice));
         if (node.getScene() == null) {
             return;
         }
         tellOnly();
         destination.setText(shortened(to));
         destination.setTooltip(Parts.tooltip(to.toString()));
+        ShootNow now = session.now();
+        Path destinationNow = to;
+        knowing.ask(() -> known(now, choice, destinationNow));
+    }
+
+    private void tellCount(int files) {
+        standing.set(Words.get("handover.standing", files));
         deliver.setText(Words.get("handover.deliver.count", files));
         deliver.setDisable(files == 0 || isDelivering());
-        // Working out every crop of a large shoot takes longer than a frame.
-        long number = ++asked;
-        Path destinationNow = to;
-        Set<String> shown = session.photos().stream().map(Photo::file).collect(Collectors.toSet());
-        CompletableFuture.supplyAsync(() -> known(shoot, reading, choice, destinationNow, shown))
-                .thenAccept(known -> Platform.runLater(() -> {
-                    if (number == asked) {
-                        note.show(known.plan());
-                        tellBefore(known);
-                    }
-                }));
     }
 
     /** What is known before it goes; the room is below 0 where nobody can tell. */
     private record Known(DeliveryPlan plan, List<DeliveryCheck.Finding> findings, long likely, long room) {}
 
-    private static Known known(
-            Shoot shoot, ShootReading reading, DeliveryPlan.Choice choice, Path destination, Set<String> shown) {
+    private static Known known(ShootNow now, DeliveryPlan.Choice choice, Path destination) {
+        Shoot shoot = now.shoot();
+        ShootReading reading = now.reading();
+        Set<String> shown = now.photos().stream().map(Photo::file).collect(Collectors.toSet());
         DeliveryPlan plan = DeliveryPlan.of(shoot, reading, choice);
         long room;
         try {
@@ -263,7 +261,8 @@ public final class HandOverView extends View {
         return text.startsWith(home) ? "~" + text.substring(home.length()) : text;
     }
 
-    private void tellBefore(Known known) {
+    private void show(Known known) {
+        note.show(known.plan());
         knowledge.getChildren().clear();
         room.setText(known.room() < 0 ? "" : Words.get("handover.room", bytes(known.room())));
         if (known.room() >= 0 && known.room() < known.likely()) {
@@ -375,6 +374,8 @@ public final class HandOverView extends View {
     @Override
     public void dispose() {
         super.dispose();
+        counting.forget();
+        knowing.forget();
         running.show(Optional.empty());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.series.Crops;
@@ -11,8 +12,7 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.series.Step;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Shoot;
-import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.ShootNow;
 
 /**
  * The crops lined up, with how near each is to its lead.
@@ -39,24 +39,27 @@ record LineUp(List<Entry> entries) {
         }
     }
 
-    /** The crops of a shoot, or of a draft of it, in the format worked in. */
-    static LineUp of(ShootSession session, Shoot shoot, Orientation orientation, boolean furthestFirst) {
-        Crops crops = new Crops(shoot);
-        Format format = shoot.format(session.formatProperty().get());
-        List<Entry> entries = new ArrayList<>();
-        for (Photo shown : session.photos()) {
-            Photo photo = shoot.photo(shown.file());
-            boolean isHere = session.isReady(photo)
-                    && photo.mark() != Mark.OUT
-                    && photo.size().orientation() == orientation;
-            if (isHere) {
-                entries.add(new Entry(crops.of(photo, format), Step.of(crops, photo, format)));
-            }
-        }
+    /** The crops of an orientation, but for photos marked out, in the format worked in. */
+    static LineUp of(ShootNow now, Orientation orientation, boolean furthestFirst) {
+        Crops crops = new Crops(now.shoot());
+        List<Entry> entries = now.photos().stream()
+                .filter(photo -> now.isReady(photo)
+                        && photo.mark() != Mark.OUT
+                        && photo.size().orientation() == orientation)
+                .map(photo -> entry(crops, photo, now.format()))
+                .collect(Collectors.toCollection(ArrayList::new));
         if (furthestFirst) {
             entries.sort(Comparator.comparingDouble(Entry::distance).reversed());
         }
         return new LineUp(List.copyOf(entries));
+    }
+
+    static Entry entry(Crops crops, Photo photo, Format format) {
+        return new Entry(crops.of(photo, format), Step.of(crops, photo, format));
+    }
+
+    List<String> files() {
+        return entries.stream().map(Entry::file).toList();
     }
 
     Optional<Entry> find(String file) {

@@ -166,6 +166,7 @@ final class LineUpCell extends VBox {
 
     void clear() {
         shown = Optional.empty();
+        setId(null);
         thumb.clear();
     }
 }

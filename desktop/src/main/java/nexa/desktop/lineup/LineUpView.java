@@ -32,6 +32,7 @@ import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
 import nexa.core.series.Adjust;
 import nexa.core.series.CarryAcross;
+import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Edit;
@@ -39,6 +40,8 @@ import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.series.StepWords;
 import nexa.desktop.session.DraftClock;
+import nexa.desktop.session.Latest;
+import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatChooser;
 import nexa.desktop.shell.Parts;
@@ -64,7 +67,7 @@ public final class LineUpView extends View {
     private final Preferences preferences;
     private final Runnable openEasel;
     private final ObservableList<List<String>> rows = FXCollections.observableArrayList();
-    private final List<LineUpRow> shownRows = new ArrayList<>();
+    private final List<LineUpRow> rowCells = new ArrayList<>();
     private final VirtualFlow<List<String>, LineUpRow> flow;
     private final ToggleButton wide = Parts.toggle("lineup.wide", "choice");
     private final ToggleButton tall = Parts.toggle("lineup.tall", "choice");
@@ -85,7 +88,10 @@ public final class LineUpView extends View {
     private final DraftClock clock;
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = new LineUp(List.of());
+    private final Latest<LineUp> liningUp = new Latest<>(this::show);
     private Optional<Draft> draft = Optional.empty();
+    /** The shoot as the draft has it, and its crops; kept while neither changes. */
+    private Optional<Drafted> drafted = Optional.empty();
 
     /** A crop being moved where it is. */
     private record Draft(String file, String format, Crop crop, Edit.Kind kind) {
@@ -94,6 +100,8 @@ public final class LineUpView extends View {
             return kind == Edit.Kind.SLIDE ? adjust.slidTo(crop) : adjust.to(crop);
         }
     }
+
+    private record Drafted(Shoot shoot, Crops crops) {}
 
     /**
      * The line-up of a shoot.
@@ -126,6 +134,7 @@ public final class LineUpView extends View {
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.formatProperty(), this::refresh);
+        subscriptions.listen(session.standingProperty(), this::tellStanding);
         subscriptions.listen(session.photoProperty(), this::refreshHere);
         subscriptions.listen(flow.widthProperty(), this::refresh);
         tellStanding();
@@ -217,29 +226,52 @@ public final class LineUpView extends View {
     /** Takes what is typed where it is a share in per cent; else what was there comes back. */
     private void changeTolerance() {
         try {
-            Format.Tolerance asked = new Format.Tolerance(share(tightness), share(position));
-            session.edit(
-                    Edit.Kind.FORMAT, shoot -> shoot.withFormat(session.format().withTolerance(asked)));
+            Format.Tolerance now = session.format().tolerance();
+            Format.Tolerance asked =
+                    new Format.Tolerance(typed(tightness, now.tightness()), typed(position, now.position()));
+            if (!asked.equals(now)) {
+                session.edit(
+                        Edit.Kind.FORMAT,
+                        shoot -> shoot.withFormat(session.format().withTolerance(asked)));
+            }
         } catch (IllegalArgumentException e) {
-            refreshFoot();
+            tightness.setText(TypedShare.words(session.format().tolerance().tightness()));
+            position.setText(TypedShare.words(session.format().tolerance().position()));
         }
     }
 
-    private static double share(TextField field) {
-        return Integer.parseInt(field.getText().strip()) / 100.0;
+    /** What was typed; where nothing was, the value itself, which may be finer than its words. */
+    private static double typed(TextField field, double now) {
+        return field.getText().strip().equals(TypedShare.words(now)) ? now : TypedShare.read(field.getText());
     }
 
     private LineUpRow newRow(List<String> files) {
         LineUpRow row = new LineUpRow(() -> new LineUpCell(session, new CellDoors()), this::fill);
         row.updateItem(files);
-        shownRows.add(row);
+        rowCells.add(row);
         return row;
     }
 
     private void fill(LineUpCell cell, String file) {
         Guide laid = guideKind().laid(Way.UNTURNED, GuideKind.FEWEST_LINES + 4);
         boolean isCurrent = session.photoProperty().get().equals(Optional.of(file));
-        lineUp.find(file).ifPresentOrElse(entry -> cell.show(entry, width(), laid, isCurrent), cell::clear);
+        entry(file).ifPresentOrElse(entry -> cell.show(entry, width(), laid, isCurrent), cell::clear);
+    }
+
+    /** A crop as it is now, or as the draft has it: what all of them come to is known a little later. */
+    private Optional<LineUp.Entry> entry(String file) {
+        if (drafted.isPresent()) {
+            Drafted now = drafted.get();
+            return now.shoot()
+                    .find(file)
+                    .filter(session::isReady)
+                    .map(photo -> LineUp.entry(now.crops(), photo, session.format()));
+        }
+        return session.shoot()
+                .find(file)
+                .filter(session::isReady)
+                .map(photo ->
+                        new LineUp.Entry(session.crop(photo, session.format()), session.step(photo, session.format())));
     }
 
     private double width() {
@@ -295,7 +327,8 @@ public final class LineUpView extends View {
         }
         pause.stop();
         draft = Optional.of(new Draft(from.photo().file(), from.format().id(), crop, kind));
-        lineUp = lineUp(false);
+        Shoot drawn = draft.get().in(session.shoot());
+        drafted = Optional.of(new Drafted(drawn, new Crops(drawn)));
         refreshCells();
         clock.goOn();
     }
@@ -306,13 +339,9 @@ public final class LineUpView extends View {
         clock.stop();
         draft.ifPresent(done -> {
             draft = Optional.empty();
+            drafted = Optional.empty();
             session.edit(done.kind(), done.format(), done::in);
         });
-    }
-
-    private LineUp lineUp(boolean sorts) {
-        Shoot shoot = draft.map(now -> now.in(session.shoot())).orElse(session.shoot());
-        return LineUp.of(session, shoot, orientation, sorts && furthest.isSelected());
     }
 
     private void lane(Orientation lane) {
@@ -336,22 +365,32 @@ public final class LineUpView extends View {
     }
 
     private void refresh() {
-        tellStanding();
         if (node.getScene() == null) {
             return;
         }
-        lineUp = lineUp(true);
+        ShootNow now = session.now();
+        Orientation lying = orientation;
+        boolean sorts = furthest.isSelected();
+        liningUp.ask(() -> LineUp.of(now, lying, sorts));
+        refreshCells();
+    }
+
+    private void show(LineUp fresh) {
+        boolean isSameSet = Set.copyOf(fresh.files()).equals(Set.copyOf(lineUp.files()));
+        lineUp = fresh;
         wide.setSelected(orientation == Orientation.WIDE);
         tall.setSelected(orientation == Orientation.TALL);
-        List<String> files = lineUp.entries().stream().map(LineUp.Entry::file).toList();
-        List<List<String>> fresh = new ArrayList<>();
+        List<String> files = lineUp.files();
+        List<List<String>> lines = new ArrayList<>();
         for (int i = 0; i < files.size(); i += across()) {
-            fresh.add(files.subList(i, Math.min(files.size(), i + across())));
+            lines.add(files.subList(i, Math.min(files.size(), i + across())));
         }
-        if (!fresh.equals(rows)) {
-            shownRows.clear();
-            rows.setAll(fresh);
-            showTop();
+        if (!lines.equals(rows)) {
+            rows.setAll(lines);
+            // Where a crop that was put right goes to another place, what is in sight stays in sight.
+            if (!isSameSet) {
+                showTop();
+            }
         }
         refreshCells();
         refreshFoot();
@@ -365,7 +404,7 @@ public final class LineUpView extends View {
     }
 
     private void refreshCells() {
-        shownRows.forEach(LineUpRow::refresh);
+        rowCells.forEach(LineUpRow::refresh);
     }
 
     private void refreshHere() {
@@ -377,8 +416,8 @@ public final class LineUpView extends View {
 
     private void refreshFoot() {
         Format format = session.format();
-        tightness.setText(Words.number(100 * format.tolerance().tightness(), 0));
-        position.setText(Words.number(100 * format.tolerance().position(), 0));
+        fill(tightness, format.tolerance().tightness());
+        fill(position, format.tolerance().position());
         String current = session.photoProperty().get().orElse("");
         spreadTitle.setText(Words.get("lineup.spread", lineUp.entries().size()));
         spread.show(lineUp.entries(), format.tolerance(), current);
@@ -405,24 +444,26 @@ public final class LineUpView extends View {
         leave.setDisable(!here.map(LineUp.Entry::isOut).orElse(false));
     }
 
+    /** What is being typed stays. */
+    private static void fill(TextField field, double share) {
+        if (!field.isFocused()) {
+            field.setText(TypedShare.words(share));
+        }
+    }
+
     private Button outEntry(LineUp.Entry entry) {
         Button button = new Button(
                 PhotoNames.base(entry.file()) + "  " + StepWords.of(entry.step().orElseThrow()));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setGraphic(Parts.triangle());
-        Parts.explain(button, Words.get("panel.look.tip"));
+        Parts.explain(button, Words.get("panel.look.tip", entry.file()));
         button.setOnAction(event -> choose(entry.file()));
         return button;
     }
 
     private void tellStanding() {
-        Format format = session.format();
-        long out = session.photos().stream()
-                .filter(photo -> photo.entry(format.id()).placement() instanceof Placement.Follow)
-                .filter(photo ->
-                        session.step(photo, format).map(step -> step.isOut()).orElse(false))
-                .count();
-        standing.set(Words.get("lineup.standing", out));
+        standing.set(
+                Words.get("lineup.standing", session.standingProperty().get().outOfStep()));
     }
 
     private void bringIntoStep() {
@@ -450,7 +491,7 @@ public final class LineUpView extends View {
     }
 
     private void move(int right, int down) {
-        List<String> files = lineUp.entries().stream().map(LineUp.Entry::file).toList();
+        List<String> files = lineUp.files();
         if (files.isEmpty()) {
             return;
         }
@@ -512,6 +553,7 @@ public final class LineUpView extends View {
     @Override
     public void dispose() {
         super.dispose();
+        liningUp.forget();
         flick.end();
         formats.dispose();
     }

@@ -1,6 +1,8 @@
 package nexa.desktop.lineup;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.control.Label;
@@ -50,22 +52,31 @@ final class Spread extends Pane {
         Line line = new Line(LABEL, y, LABEL + WIDTH, y);
         line.getStyleClass().add("spread-line");
         getChildren().addAll(label, band, line);
+        // Crops that lie at the same place share a dot: thousands of dots on one another would show no more.
+        Map<Long, LineUp.Entry> dots = new LinkedHashMap<>();
         for (LineUp.Entry entry : entries) {
             if (entry.follows() && entry.step().isPresent()) {
                 double value = measure.applyAsDouble(entry.step().get());
-                boolean isOut = entry.isOut() && Math.abs(value) > 1;
-                Circle dot = new Circle(middle + unit * Math.max(-REACH, Math.min(REACH, value)), y, DOT);
-                dot.getStyleClass().add("spread-dot");
-                if (isOut) {
-                    dot.getStyleClass().add("out-dot");
-                }
-                if (entry.file().equals(current)) {
-                    dot.getStyleClass().add("here");
-                }
-                dot.setAccessibleText(PhotoNames.base(entry.file()));
-                dot.setOnMouseClicked(event -> choose.accept(entry.file()));
-                getChildren().add(dot);
+                long place = Math.round(unit * Math.max(-REACH, Math.min(REACH, value)));
+                boolean isHere = entry.file().equals(current);
+                dots.merge(place, entry, (first, next) -> isHere ? next : first);
             }
         }
+        dots.forEach((place, entry) -> getChildren().add(dot(middle + place, y, entry, measure, current)));
+    }
+
+    private Circle dot(double x, double y, LineUp.Entry entry, ToDoubleFunction<Step> measure, String current) {
+        Circle dot = new Circle(x, y, DOT);
+        dot.getStyleClass().add("spread-dot");
+        double value = measure.applyAsDouble(entry.step().orElseThrow());
+        if (entry.isOut() && Math.abs(value) > 1) {
+            dot.getStyleClass().add("out-dot");
+        }
+        if (entry.file().equals(current)) {
+            dot.getStyleClass().add("here");
+        }
+        dot.setAccessibleText(PhotoNames.base(entry.file()));
+        dot.setOnMouseClicked(event -> choose.accept(entry.file()));
+        return dot;
     }
 }

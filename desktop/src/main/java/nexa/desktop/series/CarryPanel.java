@@ -7,9 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.atomic.AtomicLong;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -30,6 +27,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.picture.Thumb;
+import nexa.desktop.session.Latest;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
@@ -51,13 +49,13 @@ public final class CarryPanel extends VBox {
     }
 
     /** What happened, and what would. */
-    private record Preview(Shoot base, CarryAcross.Outcome outcome, List<PhotoCrop> crops) {}
+    private record Preview(CarryAcross.Outcome outcome, List<PhotoCrop> crops) {}
 
     private final ShootSession session;
     private final Photo lead;
     private final Format format;
     private final Runnable close;
-    private final AtomicLong asked = new AtomicLong();
+    private final Latest<Preview> previews = new Latest<>(this::show);
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
     private final ToggleButton takesBack;
@@ -151,6 +149,7 @@ public final class CarryPanel extends VBox {
 
     private List<String> files() {
         List<Photo> photos = session.photos();
+        Set<String> chosen = session.chosenProperty().get();
         int here = photos.indexOf(session.shoot().photo(lead.file()));
         List<String> files = new ArrayList<>();
         for (int i = 0; i < photos.size(); i++) {
@@ -158,7 +157,7 @@ public final class CarryPanel extends VBox {
             boolean isMeant = session.isReady(photo)
                     && !photo.file().equals(lead.file())
                     && switch (whom) {
-                        case CHOSEN -> others().contains(photo.file());
+                        case CHOSEN -> chosen.contains(photo.file());
                         case LANE -> Lane.of(photo.size()) == Lane.of(lead.size()) && photo.mark() != Mark.OUT;
                         case BOTH -> photo.mark() != Mark.OUT;
                         case AFTER -> i > here && photo.mark() != Mark.OUT;
@@ -183,26 +182,20 @@ public final class CarryPanel extends VBox {
 
     /** Works out in the background what would happen. */
     private void preview() {
-        long number = asked.incrementAndGet();
         Shoot base = session.shoot();
         List<String> files = files();
         CarryAcross carrying = carrying();
-        CompletableFuture.supplyAsync(() -> {
-                    CarryAcross.Outcome outcome = carrying.to(base, files);
-                    Crops crops = new Crops(outcome.shoot());
-                    List<PhotoCrop> first = files.stream()
-                            .map(file -> crops.of(
-                                    outcome.shoot().photo(file), outcome.shoot().format(format.id())))
-                            .filter(crop -> crop.state() == PhotoCrop.State.FOLLOW)
-                            .limit(PICTURES)
-                            .toList();
-                    return new Preview(base, outcome, first);
-                })
-                .thenAccept(preview -> Platform.runLater(() -> {
-                    if (number == asked.get()) {
-                        show(preview);
-                    }
-                }));
+        previews.ask(() -> {
+            CarryAcross.Outcome outcome = carrying.to(base, files);
+            Crops crops = new Crops(outcome.shoot());
+            List<PhotoCrop> first = files.stream()
+                    .map(file -> crops.of(
+                            outcome.shoot().photo(file), outcome.shoot().format(format.id())))
+                    .filter(crop -> crop.state() == PhotoCrop.State.FOLLOW)
+                    .limit(PICTURES)
+                    .toList();
+            return new Preview(outcome, first);
+        });
     }
 
     private void show(Preview preview) {
@@ -235,7 +228,7 @@ public final class CarryPanel extends VBox {
         List<String> files = files();
         CarryAcross carrying = carrying();
         close.run();
-        session.edit(
+        session.editMany(
                 Edit.Kind.CARRY, format.id(), shoot -> carrying.to(shoot, files).shoot());
     }
 }

@@ -19,10 +19,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.util.Duration;
 import nexa.core.format.Format;
-import nexa.core.series.Begun;
 import nexa.core.series.Crops;
-import nexa.core.series.Done;
-import nexa.core.series.Look;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Renamed;
 import nexa.core.series.Step;
@@ -40,6 +37,9 @@ import nexa.store.ShootFolder;
  * comes in as the next state and becomes one {@link Edit}, which is saved at once in the background.
  */
 public final class ShootSession {
+    /** So many photos are gone over in the background. */
+    private static final int MANY = 200;
+
     private static final long PICTURE_BYTES = 400L * 1024 * 1024;
 
     private final ShootFolder folder;
@@ -53,6 +53,9 @@ public final class ShootSession {
     private final ObjectProperty<String> format;
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
+    private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
+    private final Latest<Standing> counting = new Latest<>(standing::set);
+    private final Turns turns = new Turns();
     private final FolderWatch watch;
     private final List<FactsReader> readers = new ArrayList<>();
     private Set<String> leftNames = Set.of();
@@ -81,14 +84,33 @@ public final class ShootSession {
             crops = new Crops(now);
             Set<String> missing = missing();
             leftNames = missing.isEmpty() ? Set.of() : Renamed.leftNames(now, missing);
+            count();
         });
+        reading.addListener((observed, before, now) -> count());
+        format.addListener((observed, before, now) -> count());
         goTo(folder.shoot().photos().stream().map(Photo::file).findFirst());
         watch = new FolderWatch(
                 folder.path(),
                 folder.shoot().photos().stream().map(Photo::file).collect(Collectors.toSet()),
                 news -> Platform.runLater(() -> hear(news)));
         watch.begin();
+        count();
         read(folder.shoot().photos());
+    }
+
+    private void count() {
+        ShootNow now = now();
+        counting.ask(() -> Standing.of(now));
+    }
+
+    /** Where the work stands; a little behind what was done last, since it is counted in the background. */
+    public ReadOnlyObjectProperty<Standing> standingProperty() {
+        return standing.getReadOnlyProperty();
+    }
+
+    /** The shoot as it stands, for what is worked out over all of it in the background. */
+    public ShootNow now() {
+        return new ShootNow(shoot.get(), photos(), reading.get(), format());
     }
 
     private void read(List<Photo> photos) {
@@ -97,8 +119,7 @@ public final class ShootSession {
                 photos,
                 pictures::whenIdle,
                 (part, isLast, goOn) -> Platform.runLater(() -> {
-                    learn(part, isLast);
-                    afterShowing(goOn);
+                    learn(part, isLast, () -> afterShowing(goOn));
                 }));
         readers.add(reader);
         reader.begin();
@@ -110,8 +131,10 @@ public final class ShootSession {
         Map<String, PhotoProblem> gone = new HashMap<>();
         news.gone().forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
         if (!gone.isEmpty()) {
-            reading.set(reading.get().plus(new ShootReading(Map.of(), gone)));
-            seekRenamed();
+            turns.now(() -> {
+                reading.set(reading.get().plus(new ShootReading(Map.of(), gone)));
+                seekRenamed();
+            });
         }
         readAgain(news.changed());
     }
@@ -134,6 +157,10 @@ public final class ShootSession {
 
     /** Takes the photos that have come into the folder into the shoot. */
     public void addFresh() {
+        turns.now(this::addFreshNow);
+    }
+
+    private void addFreshNow() {
         List<Photo> all = new ArrayList<>(shoot.get().photos());
         List<Photo> added = fresh.get().stream()
                 .filter(file -> shoot.get().find(file).isEmpty())
@@ -174,7 +201,9 @@ public final class ShootSession {
         if (isReadOnly()) {
             refused.run();
         } else {
-            setAside().ifPresent(then -> become(Edit.Kind.GO_ON_WITH, format.get(), then));
+            setAside()
+                    .ifPresent(then -> turns.now(
+                            () -> make(Changed.between(Edit.Kind.GO_ON_WITH, format.get(), shoot.get(), then))));
         }
     }
 
@@ -206,7 +235,7 @@ public final class ShootSession {
 
     /** Takes in what was read of photos elsewhere. */
     public void learn(ShootReading read) {
-        learn(read, true);
+        learn(read, true, () -> {});
     }
 
     /** A moment counted in frames, so it begins when the frame being worked on is done. */
@@ -216,21 +245,36 @@ public final class ShootSession {
         shown.play();
     }
 
-    private void learn(ShootReading part, boolean isLast) {
-        ShootReading all = reading.get().plus(part);
-        reading.set(all);
-        unsavedIdentities |= !isReadOnly() && !folder.isKeptApart() && part.identifies(shoot.get());
-        shoot.set(isLast ? all.appliedTo(shoot.get()) : part.sized(shoot.get()));
-        if (isLast) {
-            seekRenamed();
-            saveIdentities();
-        }
+    /** What was read, and the shoot with it. */
+    private record Learned(ShootReading reading, Shoot shoot, boolean identifies) {}
+
+    private void learn(ShootReading part, boolean isLast, Runnable then) {
+        turns.take(
+                () -> {
+                    ShootReading before = reading.get();
+                    Shoot now = shoot.get();
+                    return () -> {
+                        ShootReading all = before.plus(part);
+                        Shoot learned = isLast ? all.appliedTo(now) : part.sized(now);
+                        return new Learned(all, learned, part.identifies(now));
+                    };
+                },
+                learned -> {
+                    reading.set(learned.reading());
+                    unsavedIdentities |= !isReadOnly() && !folder.isKeptApart() && learned.identifies();
+                    shoot.set(learned.shoot());
+                    if (isLast) {
+                        seekRenamed();
+                        saveIdentities();
+                    }
+                    then.run();
+                });
     }
 
     /** What only shows when the pixels are read. */
     private void learn(Photo broken, PhotoProblem problem) {
         ShootReading told = new ShootReading(Map.of(), Map.of(broken.file(), problem));
-        reading.set(reading.get().plus(told));
+        turns.now(() -> reading.set(reading.get().plus(told)));
     }
 
     public ReadOnlyObjectProperty<Shoot> shootProperty() {
@@ -323,13 +367,18 @@ public final class ShootSession {
 
     /** Goes to the photo some places further on, or stays at the end. Photos that cannot be read are passed over. */
     public void step(int places) {
-        List<String> files = photos().stream()
-                .map(Photo::file)
-                .filter(file -> !reading.get().problems().containsKey(file))
-                .toList();
-        int here = photo.get().map(files::indexOf).orElse(-1);
-        if (!files.isEmpty()) {
-            goTo(Optional.of(files.get(Math.max(0, Math.min(files.size() - 1, here + places)))));
+        List<String> files = photos().stream().map(Photo::file).toList();
+        int way = Integer.signum(places);
+        int found = photo.get().map(files::indexOf).orElse(-1);
+        int left = Math.abs(places);
+        for (int i = found + way; left > 0 && i >= 0 && i < files.size(); i += way) {
+            if (!reading.get().problems().containsKey(files.get(i))) {
+                found = i;
+                left--;
+            }
+        }
+        if (found >= 0) {
+            goTo(Optional.of(files.get(found)));
         }
     }
 
@@ -353,11 +402,6 @@ public final class ShootSession {
         return isReady(asked) ? Step.of(crops, asked, in) : Optional.empty();
     }
 
-    /** Why a crop needs a look; nothing for a photo that is not ready. */
-    public Set<Look> looks(Photo asked, Format in) {
-        return isReady(asked) ? Look.of(crops, crops.of(asked, in)) : Set.of();
-    }
-
     /** The crop worked on, if the photo is ready. */
     public Optional<PhotoCrop> crop() {
         return photo().filter(this::isReady).map(ready -> crop(ready, format()));
@@ -377,19 +421,33 @@ public final class ShootSession {
     public void edit(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
         if (isReadOnly()) {
             refused.run();
-            return;
+        } else {
+            turns.now(() -> make(Changed.by(kind, where, shoot.get(), change)));
         }
-        Shoot before = shoot.get();
-        Shoot changed = change.apply(before);
-        become(kind, where, Begun.after(before, Done.after(before, changed)));
     }
 
-    private void become(Edit.Kind kind, String where, Shoot next) {
-        Edit edit = Edit.between(kind, Optional.of(where), shoot.get(), next);
-        if (!edit.isIdentity()) {
+    /**
+     * As {@link #edit}, for a change that goes over many photos: it is worked out in the background, and what is done meanwhile
+     * waits for it.
+     */
+    public void editMany(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
+        if (isReadOnly()) {
+            refused.run();
+        } else {
+            turns.take(
+                    () -> {
+                        Shoot before = shoot.get();
+                        return () -> Changed.by(kind, where, before, change);
+                    },
+                    this::make);
+        }
+    }
+
+    private void make(Changed changed) {
+        if (!changed.edit().isIdentity()) {
             drafted = Set.of();
-            history.set(history.get().with(edit));
-            take(edit);
+            history.set(history.get().with(changed.edit()));
+            take(changed);
         } else {
             dropDraft();
         }
@@ -420,20 +478,32 @@ public final class ShootSession {
 
     /** Takes the last step back, and goes to what it changed. */
     public void undo() {
-        history.get().undoable().ifPresent(edit -> {
+        turns.now(() -> history.get().undoable().ifPresent(edit -> {
             history.set(history.get().undone());
-            take(edit.inverse());
-            goToChange(edit);
-        });
+            again(edit.inverse(), edit);
+        }));
     }
 
     /** Does again what was undone last, and goes to what it changed. */
     public void redo() {
-        history.get().redoable().ifPresent(edit -> {
+        turns.now(() -> history.get().redoable().ifPresent(edit -> {
             history.set(history.get().redone());
-            take(edit);
-            goToChange(edit);
-        });
+            again(edit, edit);
+        }));
+    }
+
+    /** What was worked out once goes back or forth in the background too where it goes over many photos. */
+    private void again(Edit edit, Edit seen) {
+        turns.takeNext(
+                edit.after().size() > MANY,
+                () -> {
+                    Shoot before = shoot.get();
+                    return () -> new Changed(edit, edit.applyTo(before));
+                },
+                changed -> {
+                    take(changed);
+                    goToChange(seen);
+                });
     }
 
     /** Orders the photos another way. The order is how the shoot is looked at, so it is saved but not undone. */
@@ -441,9 +511,16 @@ public final class ShootSession {
         if (isReadOnly()) {
             refused.run();
         } else if (order != shoot.get().order()) {
-            Shoot ordered = reading.get().appliedTo(shoot.get().withOrder(order));
-            shoot.set(ordered);
-            saveAsItIs();
+            turns.take(
+                    () -> {
+                        Shoot before = shoot.get();
+                        ShootReading read = reading.get();
+                        return () -> read.appliedTo(before.withOrder(order));
+                    },
+                    ordered -> {
+                        shoot.set(ordered);
+                        saveAsItIs();
+                    });
         }
     }
 
@@ -452,11 +529,10 @@ public final class ShootSession {
         autosave.save(Edit.between(Edit.Kind.MARK, Optional.empty(), now, now), now);
     }
 
-    private void take(Edit edit) {
-        Shoot next = edit.applyTo(shoot.get());
-        leaveMissingFormat(next);
-        shoot.set(next);
-        autosave.save(edit, next);
+    private void take(Changed changed) {
+        leaveMissingFormat(changed.shoot());
+        shoot.set(changed.shoot());
+        autosave.save(changed.edit(), changed.shoot());
     }
 
     /** Views always find the format worked in: one that goes is left before it does. */
@@ -481,6 +557,8 @@ public final class ShootSession {
 
     /** Ends the work: done when everything is saved. */
     public CompletableFuture<Void> close() {
+        turns.settle();
+        counting.forget();
         watch.stop();
         readers.forEach(FactsReader::stop);
         pictures.close();

@@ -44,13 +44,11 @@ final class ChosenActions {
 
     private void each(Edit.Kind kind, UnaryOperator<Photo> change) {
         Set<String> files = choosing.files();
-        session.edit(kind, shoot -> {
-            Shoot changed = shoot;
-            for (String file : files) {
-                changed = changed.with(file, change);
-            }
-            return changed;
-        });
+        edit(kind, shoot -> shoot.withEach(files, change));
+    }
+
+    private void edit(Edit.Kind kind, UnaryOperator<Shoot> change) {
+        session.editMany(kind, session.formatProperty().get(), change);
     }
 
     /** Marks them; if all have the mark already, they are open again. */
@@ -72,7 +70,7 @@ final class ChosenActions {
     void reorient(Reorient how) {
         Set<String> files = files();
         boolean isMirror = how == Reorient.MIRROR || how == Reorient.MIRROR_DOWN;
-        session.edit(isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO, shoot -> how.apply(shoot, files));
+        edit(isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO, shoot -> how.apply(shoot, files));
     }
 
     /** Tries to read those once more that could not be read. */
@@ -85,20 +83,20 @@ final class ChosenActions {
 
     void startAgain() {
         Set<String> files = files();
-        session.edit(Edit.Kind.START_AGAIN, shoot -> StartAgain.photos(shoot, files));
+        edit(Edit.Kind.START_AGAIN, shoot -> StartAgain.photos(shoot, files));
     }
 
     void letGo() {
         Set<String> files = files();
         String format = session.formatProperty().get();
-        session.edit(Edit.Kind.LET_GO, shoot -> Leads.letGo(shoot, files, format));
+        edit(Edit.Kind.LET_GO, shoot -> Leads.letGo(shoot, files, format));
     }
 
     /** @param withTune whether what differs from the lead stays, as a tune */
     void followAgain(boolean withTune) {
         Set<String> files = files();
         String format = session.formatProperty().get();
-        session.edit(
+        edit(
                 Edit.Kind.CARRY,
                 shoot -> withTune
                         ? CarryAcross.againTuned(shoot, files, format)
@@ -108,15 +106,11 @@ final class ChosenActions {
     void done() {
         Set<String> files = files();
         String format = session.formatProperty().get();
-        session.edit(Edit.Kind.DONE, shoot -> {
-            Shoot changed = shoot;
-            for (String file : files) {
-                changed = changed.with(
-                        file,
-                        photo -> photo.withEntry(format, photo.entry(format).withDone(true)));
-            }
-            return changed;
-        });
+        edit(
+                Edit.Kind.DONE,
+                shoot -> shoot.withEach(
+                        files,
+                        photo -> photo.withEntry(format, photo.entry(format).withDone(true))));
     }
 
     /** Carries the crop of the photo worked on to the others. */

@@ -132,6 +132,7 @@ final class Print extends VBox {
     void clear() {
         file = Optional.empty();
         seen = Optional.empty();
+        setId(null);
         thumb.clear();
     }
 

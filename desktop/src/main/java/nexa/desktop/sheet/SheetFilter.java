@@ -1,9 +1,10 @@
 package nexa.desktop.sheet;
 
-import nexa.core.format.Format;
+import nexa.core.series.Crops;
+import nexa.core.series.Look;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
-import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.ShootNow;
 
 /** Which photos the sheet shows. */
 enum SheetFilter {
@@ -13,16 +14,19 @@ enum SheetFilter {
     NOT_DONE,
     NEEDS_A_LOOK;
 
-    boolean lets(ShootSession session, Photo photo, Format format) {
+    /** @param crops of the same shoot */
+    boolean lets(ShootNow now, Crops crops, Photo photo) {
         return switch (this) {
             case EVERYTHING -> true;
             case ALL_BUT_OUT -> photo.mark() != Mark.OUT;
             case SELECTS -> photo.mark() == Mark.SELECT;
             case NOT_DONE ->
-                photo.mark() != Mark.OUT && !photo.entry(format.id()).isDone();
+                photo.mark() != Mark.OUT && !photo.entry(now.format().id()).isDone();
             case NEEDS_A_LOOK ->
-                !session.looks(photo, format).isEmpty()
-                        || session.readingProperty().get().problems().containsKey(photo.file());
+                now.hasProblem(photo)
+                        || now.isReady(photo)
+                                && !Look.of(crops, crops.of(photo, now.format()))
+                                        .isEmpty();
         };
     }
 }

@@ -3,11 +3,9 @@ package nexa.desktop.sheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.geometry.Bounds;
@@ -19,16 +17,14 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import nexa.core.series.Reorient;
-import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
-import nexa.core.shoot.Photo;
+import nexa.desktop.session.Latest;
+import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import org.fxmisc.flowless.VirtualFlow;
@@ -36,15 +32,16 @@ import org.fxmisc.flowless.VirtualizedScrollPane;
 
 /** The contact sheet: all photos in lanes, each with its crop in the format worked in. */
 public final class SheetView extends View {
-    private static final double SIDES = 40;
-    private static final double SCROLL_BAR = 4;
+    private static final double SCROLL_BAR = 12;
     /** A drag this far, in pixels, is meant. */
     private static final double FAR = 8;
 
     private final ShootSession session;
     private final Runnable openEasel;
     private final ObservableList<SheetRow> rows = FXCollections.observableArrayList();
+    private final Latest<List<SheetRow>> laying = new Latest<>(this::replaceRows);
     private final VirtualFlow<SheetRow, SheetCell> sheet;
+    private final VirtualizedScrollPane<?> scroll;
     private final SheetPanel panel;
     private final SheetTools tools;
     private final Choosing choosing;
@@ -74,22 +71,31 @@ public final class SheetView extends View {
         this.choosing = new Choosing(session);
         this.actions = new ChosenActions(session, choosing, overlays, messages);
         this.chosen = new ChosenPanel(session, choosing, actions);
-        this.panel = new SheetPanel(session, chosen.node(), openEasel, openFolder);
+        this.panel =
+                new SheetPanel(session, chosen.node(), new LooksList(session, this::choose, openEasel), openFolder);
         this.sheet = VirtualFlow.createVertical(rows, row -> newCell(row));
         sheet.setFocusTraversable(true);
         sheet.setId("sheet");
         sheet.setAccessibleText(Words.get("view.sheet"));
-        VirtualizedScrollPane<?> scroll = new VirtualizedScrollPane<>(sheet);
+        this.scroll = new VirtualizedScrollPane<>(sheet);
         scroll.getStyleClass().add("sheet");
         node.setTop(tools.node());
         node.setCenter(new StackPane(scroll, bandLayer()));
-        listenToBand(scroll);
+        listenToBand();
         node.setRight(panel.node());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
-        subscriptions.listen(sheet.widthProperty(), this::refresh);
+        subscriptions.listen(scroll.widthProperty(), this::refresh);
         subscriptions.listen(session.formatProperty(), this::refresh);
         refresh();
+    }
+
+    /** Photos told of elsewhere, to be seen here. */
+    private void choose(List<String> files) {
+        choosing.all(files);
+        session.goTo(files.stream().findFirst());
+        showCurrent();
+        sheet.requestFocus();
     }
 
     private SheetCell newCell(SheetRow row) {
@@ -140,10 +146,10 @@ public final class SheetView extends View {
     }
 
     /** A drag over the sheet chooses what it touches. */
-    private void listenToBand(Region scroll) {
+    private void listenToBand() {
         scroll.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> bandStart = new Point2D(event.getX(), event.getY()));
         scroll.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> {
-            boolean isOnPrints = bandStart.getX() < sheet.getWidth() - SCROLL_BAR;
+            boolean isOnPrints = bandStart.getX() < scroll.getWidth() - SCROLL_BAR;
             boolean isFar = bandStart.distance(event.getX(), event.getY()) > FAR;
             if (event.isPrimaryButtonDown() && isOnPrints && (isFar || band.isVisible())) {
                 band.setVisible(true);
@@ -188,26 +194,15 @@ public final class SheetView extends View {
     }
 
     private void refresh() {
-        List<Photo> photos = session.photos();
-        standing.set(Words.get("sheet.standing", photos.size()));
-        double width = Math.max(60, (sheet.getWidth() - SIDES) / tools.across() - SheetRow.GAP);
-        List<SheetRow> fresh = new ArrayList<>();
-        Map<Boolean, List<Photo>> known = photos.stream()
-                .filter(photo -> tools.filter().lets(session, photo, session.format()))
-                .collect(Collectors.partitioningBy(photo -> photo.pixels().isPresent()));
-        for (Lane lane : Lane.values()) {
-            List<Photo> inLane = known.get(true).stream()
-                    .filter(photo -> Lane.of(photo.size()) == lane)
-                    .toList();
-            addLane(fresh, Words.of("lane", lane), inLane, SheetRow.printSize(lane, width));
+        ShootNow now = session.now();
+        standing.set(Words.get("sheet.standing", now.photos().size()));
+        // Whether there is a scroll bar depends on the rows, so they do not depend on it.
+        double width = scroll.getWidth() - SCROLL_BAR;
+        SheetLayout layout = new SheetLayout(
+                tools.filter(), tools.across(), width, session.path().toString());
+        if (width > 0) {
+            laying.ask(() -> layout.rows(now));
         }
-        addLane(fresh, Words.get("lane.unread"), known.get(false), SheetRow.printSize(Lane.WIDE, width));
-        if (fresh.isEmpty()) {
-            String why =
-                    photos.isEmpty() ? Words.get("sheet.empty", session.path().toString()) : Words.get("sheet.none");
-            fresh.add(new SheetRow.Note(why));
-        }
-        replaceRows(fresh);
     }
 
     /**
@@ -238,26 +233,6 @@ public final class SheetView extends View {
                 .filter(row -> first > 1 && row instanceof SheetRow.Prints)
                 .findFirst()
                 .map(row -> ((SheetRow.Prints) row).files().get(0));
-    }
-
-    private void addLane(List<SheetRow> to, String name, List<Photo> photos, SheetRow.PrintSize size) {
-        if (photos.isEmpty()) {
-            return;
-        }
-        String done = session.formatProperty().get();
-        long cropped =
-                photos.stream().filter(photo -> photo.entry(done).isDone()).count();
-        List<String> files = photos.stream().map(Photo::file).toList();
-        String lead = session.format().leads().values().stream()
-                .filter(files::contains)
-                .findFirst()
-                .map(file -> Words.get("lane.lead", PhotoNames.base(file)))
-                .orElse("");
-        to.add(new SheetRow.Heading(name, Words.get("lane.counts", photos.size(), cropped) + lead, files));
-        int inRow = (int) Math.max(1, (sheet.getWidth() - SIDES + SheetRow.GAP) / (size.width() + SheetRow.GAP));
-        for (int i = 0; i < files.size(); i += inRow) {
-            to.add(new SheetRow.Prints(files.subList(i, Math.min(files.size(), i + inRow)), size));
-        }
     }
 
     private void showCurrent() {
@@ -364,6 +339,7 @@ public final class SheetView extends View {
 
     @Override
     public void dispose() {
+        laying.forget();
         chosen.dispose();
         super.dispose();
         panel.dispose();

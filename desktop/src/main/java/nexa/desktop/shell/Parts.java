@@ -1,5 +1,6 @@
 package nexa.desktop.shell;
 
+import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
@@ -12,12 +13,15 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.shape.SVGPath;
 import javafx.util.Duration;
 
 /** The small parts that views are built of, looking the same everywhere. */
 public final class Parts {
     private static final Duration TOOLTIP_AFTER = Duration.millis(500);
+
+    private static final double FOLD = 9;
 
     private Parts() {}
 
@@ -93,6 +97,19 @@ public final class Parts {
         tick.setAccessibleRole(AccessibleRole.TEXT);
         tick.setAccessibleText(Words.get("state.done"));
         return tick;
+    }
+
+    /** Tells whether something is folded away or open: a small wedge that points at it. */
+    public static Node fold(ObservableValue<Boolean> isOpen) {
+        SVGPath wedge = new SVGPath();
+        wedge.getStyleClass().add("fold-mark");
+        wedge.contentProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> isOpen.getValue() ? "M0 1 L8 1 L4 6 Z" : "M1 0 L6 4 L1 8 Z", isOpen));
+        StackPane place = new StackPane(wedge);
+        place.setMinSize(FOLD, FOLD);
+        place.setMaxSize(FOLD, FOLD);
+        return place;
     }
 
     /** The shape beside what cannot be done. */

@@ -62,7 +62,7 @@ class LineUpTest {
     }
 
     private LineUp lineUp(Orientation orientation, boolean furthestFirst) throws Exception {
-        return on(() -> LineUp.of(session, session.shoot(), orientation, furthestFirst));
+        return on(() -> LineUp.of(session.now(), orientation, furthestFirst));
     }
 
     private static List<String> files(LineUp lineUp) {

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import nexa.core.series.Crops;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
@@ -113,7 +114,7 @@ class ChoosingTest {
 
     private List<String> shown(SheetFilter filter) throws Exception {
         return on(() -> session.photos().stream()
-                .filter(photo -> filter.lets(session, photo, session.format()))
+                .filter(photo -> filter.lets(session.now(), new Crops(session.shoot()), photo))
                 .map(Photo::file)
                 .toList());
     }

@@ -1,0 +1,26 @@
+package nexa.desktop.session;
+
+import java.util.List;
+import nexa.core.format.Format;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.read.ShootReading;
+
+/**
+ * A shoot as it stands at one moment, for what is worked out over all of it in the background.
+ *
+ * @param photos that are shown, in the shoot's order
+ * @param format the one worked in
+ */
+public record ShootNow(Shoot shoot, List<Photo> photos, ShootReading reading, Format format) {
+
+    /** Whether a photo's size is known and it can be worked on. */
+    public boolean isReady(Photo photo) {
+        return photo.pixels().isPresent() && !hasProblem(photo);
+    }
+
+    /** Whether a photo was found unreadable. */
+    public boolean hasProblem(Photo photo) {
+        return reading.problems().containsKey(photo.file());
+    }
+}

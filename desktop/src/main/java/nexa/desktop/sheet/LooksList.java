@@ -1,0 +1,158 @@
+package nexa.desktop.sheet;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import nexa.desktop.session.Latest;
+import nexa.desktop.session.ShootNow;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.Words;
+import nexa.imaging.read.PhotoProblem;
+
+/** What needs a look, by reason; each reason opens to its photos. */
+final class LooksList {
+    private static final int MOST_LISTED = 40;
+    /** A reason with so few photos is open at first. */
+    private static final int FEW = 3;
+
+    private final ShootSession session;
+    private final Consumer<List<String>> choose;
+    private final Runnable openEasel;
+    private final Label title = Parts.label("", "section-title");
+    private final VBox groups = new VBox(3);
+    private final VBox node = new VBox(6, title, groups);
+    private final Map<NeedsLook.Reason, Boolean> opened = new EnumMap<>(NeedsLook.Reason.class);
+    private final Latest<NeedsLook> looking = new Latest<>(this::show);
+    private final Subscriptions subscriptions = new Subscriptions();
+    private NeedsLook shown = new NeedsLook(List.of());
+
+    /**
+     * The list of a shoot.
+     *
+     * @param choose takes the files of a reason to be chosen on the sheet
+     * @param openEasel opens the photo worked on, on the easel
+     */
+    LooksList(ShootSession session, Consumer<List<String>> choose, Runnable openEasel) {
+        this.session = session;
+        this.choose = choose;
+        this.openEasel = openEasel;
+        subscriptions.listen(session.shootProperty(), this::look);
+        subscriptions.listen(session.readingProperty(), this::look);
+        subscriptions.listen(session.formatProperty(), this::look);
+        look();
+    }
+
+    Node node() {
+        return node;
+    }
+
+    private void look() {
+        ShootNow now = session.now();
+        looking.ask(() -> NeedsLook.of(now));
+    }
+
+    private void show(NeedsLook found) {
+        if (!found.equals(shown) || groups.getChildren().isEmpty()) {
+            shown = found;
+            title.setText(Words.get("panel.looks.count", found.count()));
+            groups.getChildren().setAll(found.groups().stream().map(this::group).toList());
+        }
+        node.setVisible(!found.groups().isEmpty());
+    }
+
+    private Node group(NeedsLook.Group group) {
+        boolean isOpen = opened.getOrDefault(group.reason(), group.files().size() <= FEW);
+        VBox photos = new VBox(1);
+        photos.getStyleClass().add("look-photos");
+        ToggleButton heading = new ToggleButton();
+        String reason = Words.of("look.group", group.reason());
+        HBox content = new HBox(
+                7,
+                Parts.fold(heading.selectedProperty()),
+                mark(group.reason()),
+                Parts.label(reason),
+                Parts.spacer(),
+                Parts.label(String.valueOf(group.files().size()), "number"));
+        content.setAlignment(Pos.CENTER_LEFT);
+        heading.setGraphic(content);
+        heading.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        content.prefWidthProperty().bind(heading.widthProperty().subtract(10));
+        heading.setId("look-" + group.reason().name().toLowerCase(Locale.ROOT));
+        heading.getStyleClass().addAll("flat", "look-heading");
+        heading.setMaxWidth(Double.MAX_VALUE);
+        heading.setMinWidth(0);
+        Parts.explain(heading, Words.get("look.group.tip"));
+        heading.setAccessibleText(
+                Words.get("look.group.text", reason, group.files().size()));
+        heading.setSelected(isOpen);
+        heading.setOnAction(event -> {
+            opened.put(group.reason(), heading.isSelected());
+            fill(photos, group, heading.isSelected());
+        });
+        fill(photos, group, isOpen);
+        return new VBox(heading, photos);
+    }
+
+    private void fill(VBox photos, NeedsLook.Group group, boolean isOpen) {
+        photos.getChildren().clear();
+        photos.setVisible(isOpen);
+        photos.setManaged(isOpen);
+        if (!isOpen) {
+            return;
+        }
+        group.files().stream()
+                .limit(MOST_LISTED)
+                .forEach(file -> photos.getChildren().add(photo(file, group.reason())));
+        int more = group.files().size() - MOST_LISTED;
+        if (more > 0) {
+            photos.getChildren().add(Parts.label(Words.get("panel.more", more), "small", "quiet"));
+        }
+        if (group.files().size() > 1) {
+            Button all = Parts.button("look.choose", () -> choose.accept(group.files()), "flat", "tiny", "lane-choose");
+            all.setText(Words.get("look.choose", group.files().size()));
+            photos.getChildren().add(all);
+        }
+    }
+
+    private Button photo(String file, NeedsLook.Reason reason) {
+        Optional<PhotoProblem> problem = Optional.ofNullable(
+                        session.readingProperty().get().problems().get(file))
+                .filter(found -> reason == NeedsLook.Reason.UNREADABLE);
+        Button button = new Button(problem.map(PhotoProblem::getMessage).orElse(PhotoNames.base(file)));
+        button.getStyleClass().addAll("flat", "look-entry");
+        button.setWrapText(problem.isPresent());
+        button.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        button.setAlignment(Pos.TOP_LEFT);
+        button.setMaxWidth(Double.MAX_VALUE);
+        Parts.explain(button, Words.get("panel.look.tip", file));
+        button.setOnAction(event -> {
+            session.goTo(Optional.of(file));
+            openEasel.run();
+        });
+        return button;
+    }
+
+    private static Node mark(NeedsLook.Reason reason) {
+        return reason == NeedsLook.Reason.UNREADABLE ? Parts.square() : Parts.triangle();
+    }
+
+    void dispose() {
+        looking.forget();
+        subscriptions.dispose();
+    }
+}
