@@ -58,7 +58,7 @@ public final class SetsBench {
         public void start(Stage given) {
             stage = given;
             robot[0] = new Robot();
-            shell = NexaApplication.open(stage, new UserData(folder.resolve("data")), Optional.empty());
+            shell = NexaApplication.open(stage, new UserData(folder.resolve("data")), Optional.empty(), outside -> {});
             stage.setX(0);
             stage.setY(0);
             stage.show();

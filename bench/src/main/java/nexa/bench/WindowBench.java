@@ -56,7 +56,7 @@ public final class WindowBench {
         @Override
         public void start(Stage given) {
             stage = given;
-            shell = NexaApplication.open(stage, new UserData(folder.resolve("data")), Optional.empty());
+            shell = NexaApplication.open(stage, new UserData(folder.resolve("data")), Optional.empty(), outside -> {});
             stage.setX(0);
             stage.setY(0);
             stage.show();

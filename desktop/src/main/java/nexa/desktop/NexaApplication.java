@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -34,7 +35,11 @@ public final class NexaApplication extends Application {
         UserData userData = UserData.ofThisUser();
         Optional<SampleShoot> sample = Optional.ofNullable(given.getNamed().get("sample"))
                 .map(photos -> new SampleShoot(Path.of(photos), userData));
-        shell = open(stage, userData, sample.map(shoot -> () -> shoot.copied(false)));
+        shell = open(
+                stage,
+                userData,
+                sample.map(shoot -> () -> shoot.copied(false)),
+                folder -> getHostServices().showDocument(folder.toUri().toString()));
         Optional<String> shots = Optional.ofNullable(given.getNamed().get("shots"));
         List<Path> paths = given.getUnnamed().stream()
                 .filter(argument -> !argument.startsWith("--"))
@@ -52,13 +57,21 @@ public final class NexaApplication extends Application {
         }
     }
 
-    /** Fills a stage with the application, without showing it yet. */
-    public static Shell open(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
+    /**
+     * Fills a stage with the application, without showing it yet.
+     *
+     * @param openFolder shows a folder outside of this program
+     */
+    public static Shell open(
+            Stage stage,
+            UserData userData,
+            Optional<Supplier<CompletableFuture<Path>>> sample,
+            Consumer<Path> openFolder) {
         PictureLibrary.warmUp();
         setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
         loadFont("HankenGrotesk-Regular.ttf");
         loadFont("HankenGrotesk-SemiBold.ttf");
-        Shell shell = new Shell(stage, userData, sample);
+        Shell shell = new Shell(stage, userData, sample, openFolder);
         stage.setOnCloseRequest(event -> {
             if (!shell.mayClose()) {
                 event.consume();
@@ -83,6 +96,6 @@ public final class NexaApplication extends Application {
     @Override
     public void stop() {
         // Saving goes on on its own thread; the program ends when it is done.
-        shell.closeShoot();
+        shell.close();
     }
 }

@@ -16,6 +16,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
@@ -53,8 +54,8 @@ final class Shots {
         views.add(Map.entry("format-editor", () -> {
             robot.mouseRelease(MouseButton.PRIMARY);
             PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
-            released.setOnFinished(event ->
-                    ((MenuButton) find("#add-format")).getItems().get(0).fire());
+            released.setOnFinished(
+                    event -> lastOf((MenuButton) find("#add-format")).fire());
             released.play();
         }));
         views.add(Map.entry("print-help", () -> {
@@ -81,6 +82,10 @@ final class Shots {
             onItsWay.setOnFinished(event -> fire("#pause-delivery"));
             onItsWay.play();
         }));
+    }
+
+    private static MenuItem lastOf(MenuButton menu) {
+        return menu.getItems().get(menu.getItems().size() - 1);
     }
 
     private Node find(String query) {

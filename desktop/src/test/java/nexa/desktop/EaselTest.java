@@ -263,7 +263,7 @@ class EaselTest extends WindowTest {
     @Test
     void formatsAreAddedChangedAndRemovedAndUndone() {
         List<Format> before = session().shoot().formats();
-        clickOn("#add-format").clickOn("A new format");
+        clickOn("#add-format").clickOn("One with a size…");
         waitFor(() -> lookup("#format-name").tryQuery().isPresent());
         type("#format-name", "Cinema");
         waitFor(() -> session().format().name().equals("Cinema"));

@@ -45,7 +45,7 @@ class WindowKilledTest {
         public void start(Stage stage) {
             Path folder = Path.of(getParameters().getRaw().get(0));
             UserData userData = new UserData(Path.of(getParameters().getRaw().get(1)));
-            Shell shell = NexaApplication.open(stage, userData, Optional.empty());
+            Shell shell = NexaApplication.open(stage, userData, Optional.empty(), outside -> {});
             stage.show();
             shell.open(List.of(folder.resolve(PHOTO)));
             Timeline held = new Timeline(new KeyFrame(Duration.millis(40), event -> press(shell)));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -40,6 +41,9 @@ abstract class WindowTest extends ApplicationTest {
     @TempDir
     Path temporary;
 
+    /** The folders that were to be shown outside of the program. */
+    final List<Path> openedOutside = new ArrayList<>();
+
     private Stage stage;
     Shell shell;
 
@@ -51,7 +55,7 @@ abstract class WindowTest extends ApplicationTest {
     @BeforeEach
     void openWindow() {
         interact(() -> {
-            shell = NexaApplication.open(stage, new UserData(temporary), Optional.empty());
+            shell = NexaApplication.open(stage, new UserData(temporary), Optional.empty(), openedOutside::add);
             stage.setX(0);
             stage.setY(0);
             stage.show();

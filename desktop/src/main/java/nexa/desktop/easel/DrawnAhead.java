@@ -12,8 +12,10 @@ final class DrawnAhead {
 
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, RoomPicture.Drawing drawing) {
-        private boolean isOf(Photo other, Projection lying) {
-            return Room.isSamePicture(photo, other) && drawing.projection().equals(lying);
+        private boolean isOf(Photo other, Projection lying, double density) {
+            return Room.isSamePicture(photo, other)
+                    && drawing.projection().equals(lying)
+                    && drawing.density() == density;
         }
     }
 
@@ -25,9 +27,10 @@ final class DrawnAhead {
     }
 
     /** Draws a photo in the background as it will lie, unless it is drawn so already. */
-    void draw(Photo photo, Picture source, Projection lying) {
-        if (find(photo, lying).isEmpty()) {
-            renderer.drawAhead(source, photo.size(), lying, drawing -> keep(new Drawn(photo, source, drawing)));
+    void draw(Photo photo, Picture source, Projection lying, double density) {
+        if (find(photo, lying, density).isEmpty()) {
+            renderer.drawAhead(
+                    source, photo.size(), lying, density, drawing -> keep(new Drawn(photo, source, drawing)));
         }
     }
 
@@ -40,7 +43,7 @@ final class DrawnAhead {
     }
 
     /** The photo, if it is drawn just so. */
-    Optional<Drawn> find(Photo photo, Projection lying) {
-        return Optional.ofNullable(photos.get(photo.file())).filter(drawn -> drawn.isOf(photo, lying));
+    Optional<Drawn> find(Photo photo, Projection lying, double density) {
+        return Optional.ofNullable(photos.get(photo.file())).filter(drawn -> drawn.isOf(photo, lying, density));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
@@ -25,6 +26,7 @@ import nexa.core.format.Paper;
 import nexa.core.guide.Guide;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
+import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Edit;
@@ -36,7 +38,6 @@ import nexa.desktop.session.Standing;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.PhotoFacts;
@@ -50,6 +51,8 @@ public final class EaselView extends View {
     private static final double BELOW_TOP = 12;
     private static final double BY_POINTER = 18;
     private static final double BELOW_REASON = 44;
+    /** How far the bar of the traced lines is from the edges of the room. */
+    private static final double BAR_FROM_EDGE = 44;
     /** Room for the longest hint beside the pointer. */
     private static final double HINT_ROOM = 300;
 
@@ -63,7 +66,7 @@ public final class EaselView extends View {
     private final Desk desk;
     private final StepSection step;
     private final PhotoActions actions;
-    private final Label photoName = Parts.label("", "photo-tag-name");
+    private final Label photoName = Parts.name("photo-tag-name");
     private final Label photoState = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
     private final HBox photoTag = new HBox(8, photoName, photoState, camera);
@@ -97,7 +100,7 @@ public final class EaselView extends View {
         this.step = new StepSection(actions);
         this.again = Parts.button("again.read", actions::readAgain);
         this.traceBar = new TraceBar(new Traced());
-        this.tools = new Tools(session, room, hand, this::hint, traceBar::show);
+        this.tools = new Tools(session, room, hand, this::hint, this::showTrace);
         this.desk = new Desk(
                 new LevelSection(new Levelling()),
                 new GuideSection(settings, () -> session.shoot().formats()),
@@ -109,6 +112,7 @@ public final class EaselView extends View {
         node.setLeft(formats.node());
         node.setCenter(work());
         hand.listenTo(room);
+        room.overlay().onPhoto().onLaid(this::placeTraceBar);
         ContextMenu menu = new ContextMenu();
         room.setOnContextMenuRequested(event -> {
             menu.getItems().setAll(offers());
@@ -126,12 +130,12 @@ public final class EaselView extends View {
         photoTag.getStyleClass().add("photo-tag");
         hint.setMouseTransparent(true);
         hint.setVisible(false);
+        StackPane.setMargin(traceBar, new Insets(BAR_FROM_EDGE));
         for (Region part : List.of(photoTag, hint)) {
             part.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         }
         StackPane.setAlignment(photoTag, Pos.TOP_RIGHT);
         StackPane.setAlignment(hint, Pos.TOP_CENTER);
-        StackPane.setAlignment(traceBar, Pos.BOTTOM_CENTER);
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
@@ -207,8 +211,7 @@ public final class EaselView extends View {
             photoState.setText("");
         }
         desk.level().markTracing(tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
-        photoName.setText(
-                session.photo().map(photo -> PhotoNames.base(photo.file())).orElse(""));
+        Parts.setName(photoName, session.photo().map(Photo::file).orElse(""));
         photoTag.setVisible(session.photo().isPresent());
         again.setVisible(session.photo().filter(session::hasProblem).isPresent());
         showCamera();
@@ -265,8 +268,23 @@ public final class EaselView extends View {
     }
 
     private void gestureEnded() {
+        placeTraceBar();
         showGuides();
         refresh();
+    }
+
+    /** What the traced lines say, where none of them lies under it. */
+    private void showTrace(Trace trace) {
+        traceBar.show(trace);
+        placeTraceBar();
+    }
+
+    private void placeTraceBar() {
+        if (!traceBar.isVisible() || hand.isBusy()) {
+            return;
+        }
+        traceBar.applyCss();
+        StackPane.setAlignment(traceBar, room.overlay().onPhoto().clearest(traceBar, BAR_FROM_EDGE));
     }
 
     /** Says something by the pointer while it draws, else above the picture. */

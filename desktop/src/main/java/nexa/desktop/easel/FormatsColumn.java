@@ -2,15 +2,12 @@ package nexa.desktop.easel;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -20,12 +17,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
-import nexa.core.format.Ratio;
 import nexa.core.geometry.Orientation;
-import nexa.core.series.Formats;
 import nexa.core.series.PhotoCrop;
-import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
+import nexa.desktop.formats.AddFormat;
 import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
@@ -38,7 +33,6 @@ import nexa.store.KeptFormats;
 
 /** The formats, each with this photo's own crop in it, and which way the crop lies. */
 final class FormatsColumn {
-    private static final Ratio NEW = Ratio.of("3", "2");
     private static final double THUMB_WIDTH = 52;
     private static final double THUMB_HEIGHT = 48;
     private static final double WORDS_WIDTH = 122;
@@ -65,7 +59,7 @@ final class FormatsColumn {
                 Parts.spacer(),
                 Parts.label(Words.get("formats.thisPhoto"), "quiet"));
         heading.getStyleClass().add("formats-heading");
-        ScrollPane scroll = new ScrollPane(new VBox(4, list, addButton()));
+        ScrollPane scroll = new ScrollPane(new VBox(4, list, new AddFormat(session, kept, overlays).node()));
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
@@ -89,42 +83,6 @@ final class FormatsColumn {
         ToggleButton button = Parts.toggle(key, "choice", "tiny");
         button.setOnAction(event -> turnCrop.accept(way));
         return button;
-    }
-
-    private MenuButton addButton() {
-        MenuButton add = new MenuButton(Words.get("formats.add"));
-        add.setId("add-format");
-        add.getStyleClass().addAll("flat", "add-format");
-        add.setTooltip(Parts.tooltip(Words.get("formats.add.tip")));
-        add.setOnShowing(event -> add.getItems().setAll(newFormats()));
-        add.getItems().setAll(newFormats());
-        return add;
-    }
-
-    private List<MenuItem> newFormats() {
-        List<MenuItem> items = new ArrayList<>();
-        items.add(
-                Parts.item(Words.get("formats.new"), () -> add(Format.of("new", Words.get("formats.new.name"), NEW))));
-        session.crop()
-                .ifPresent(crop -> items.add(Parts.item(Words.get("formats.fromCrop"), () -> {
-                    String across = String.format(
-                            Locale.ROOT, "%.4f", crop.crop().size().ratio());
-                    add(Format.of("new", Words.get("formats.new.name"), Ratio.of(across, "1")));
-                })));
-        for (Format each : kept.list()) {
-            items.add(Parts.item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
-        }
-        return items;
-    }
-
-    /** Adds a format to the shoot, works in it, and opens it to be changed. */
-    private void add(Format format) {
-        String id = Formats.freeId(session.shoot(), format.name());
-        session.edit(Edit.Kind.FORMAT, id, shoot -> Formats.add(shoot, format.withId(id)));
-        if (!session.isReadOnly()) {
-            session.formatProperty().set(id);
-            change(id);
-        }
     }
 
     private void change(String id) {
@@ -212,7 +170,7 @@ final class FormatsColumn {
 
         void show(Format format, Optional<PhotoCrop> crop) {
             name.setText(format.name());
-            asked.setText(FormatWords.asked(format));
+            asked.setText(FormatWords.asked(format, crop.map(PhotoCrop::photo)));
             button.setAccessibleText(format.name() + ", " + asked.getText());
             button.setSelected(format.id().equals(session.formatProperty().get()));
             crop.ifPresentOrElse(

@@ -1,9 +1,14 @@
 package nexa.desktop.easel;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
+import javafx.geometry.VPos;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
@@ -11,10 +16,16 @@ import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.geometry.Size;
 
 /** What is drawn on the photo itself and goes with it: traced lines, the subject, a crop or circle being drawn. */
 final class PhotoLayer extends Pane {
     private static final double DOT = 3;
+    /** What is clear of a line is at least so far from it, in screen pixels. */
+    private static final double CLEAR = 8;
+
+    private static final List<Pos> PLACES =
+            List.of(Pos.BOTTOM_CENTER, Pos.TOP_CENTER, Pos.BOTTOM_LEFT, Pos.BOTTOM_RIGHT, Pos.TOP_LEFT, Pos.TOP_RIGHT);
 
     /** The subject in the photo's pixels; a radius of 0 is none. */
     record Spot(Point at, double radius) {}
@@ -28,6 +39,7 @@ final class PhotoLayer extends Pane {
     private List<Segment> segments = List.of();
     private Optional<Spot> spot = Optional.empty();
     private Optional<Projection> projection = Optional.empty();
+    private Runnable laid = () -> {};
 
     PhotoLayer() {
         setManaged(false);
@@ -58,6 +70,11 @@ final class PhotoLayer extends Pane {
         dotHalo.setVisible(spot.isPresent());
     }
 
+    /** Hears whenever what is drawn has come to lie elsewhere. */
+    void onLaid(Runnable listener) {
+        laid = listener;
+    }
+
     void lay(Projection newProjection) {
         projection = Optional.of(newProjection);
         halo.getElements().setAll(elements(newProjection));
@@ -71,6 +88,53 @@ final class PhotoLayer extends Pane {
             ring.setRadius(shown.radius() * newProjection.scale());
             ringHalo.setRadius(shown.radius() * newProjection.scale());
         });
+        laid.run();
+    }
+
+    /**
+     * The place of the room where the fewest of the lines lie under a bar: below if they leave that free.
+     *
+     * @param margin between the bar and the room's edges
+     */
+    Pos clearest(Region bar, double margin) {
+        if (projection.isEmpty()) {
+            return Pos.BOTTOM_CENTER;
+        }
+        Size room = projection.get().room();
+        double width = bar.prefWidth(-1);
+        double height = bar.prefHeight(-1);
+        return PLACES.stream()
+                .min(Comparator.comparingLong(
+                        place -> crossing(around(place, room, width, height, margin), projection.get())))
+                .orElseThrow();
+    }
+
+    private static Rectangle2D around(Pos place, Size room, double width, double height, double margin) {
+        double right = room.width() - width - margin;
+        double x = switch (place.getHpos()) {
+            case LEFT -> margin;
+            case RIGHT -> right;
+            default -> (room.width() - width) / 2;
+        };
+        double y = place.getVpos() == VPos.TOP ? margin : room.height() - height - margin;
+        return new Rectangle2D(x - CLEAR, y - CLEAR, width + 2 * CLEAR, height + 2 * CLEAR);
+    }
+
+    private long crossing(Rectangle2D bar, Projection onto) {
+        return segments.stream()
+                .filter(segment -> {
+                    Point from = onto.toScreen(segment.from());
+                    Point to = onto.toScreen(segment.to());
+                    double length = Math.max(1, from.distance(to));
+                    for (double along = 0; along <= length; along += CLEAR) {
+                        Point at = from.plus(to.minus(from).times(along / length));
+                        if (bar.contains(at.x(), at.y())) {
+                            return true;
+                        }
+                    }
+                    return false;
+                })
+                .count();
     }
 
     private List<PathElement> elements(Projection onto) {

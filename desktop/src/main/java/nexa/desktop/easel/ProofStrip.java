@@ -18,13 +18,15 @@ import nexa.core.shoot.Photo;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.Subscriptions;
 import nexa.desktop.shell.Words;
 
 /** The crops of the run as they will look, all at one height. A click goes to the photo. */
 final class ProofStrip {
-    private static final double HEIGHT = 68;
+    private static final double HEIGHT = 62;
+    /** What the frame adds to the picture's width. */
+    private static final double FRAME = 8;
+
     private static final double WIDEST = 190;
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
@@ -81,7 +83,7 @@ final class ProofStrip {
     private final class Proof extends ListCell<String> {
         private final Thumb thumb = new Thumb(session.pictures());
         private final StackPane frame = new StackPane(thumb);
-        private final Label name = Parts.label("", "small");
+        private final Label name = Parts.name("small");
         private final Label word = Parts.label("", "small", "quiet");
         private final Node tick = Parts.tick();
         private final VBox content;
@@ -89,10 +91,12 @@ final class ProofStrip {
 
         Proof() {
             frame.getStyleClass().add("proof-frame");
-            HBox caption = new HBox(5, name, tick, word);
-            caption.setAlignment(Pos.CENTER_LEFT);
+            HBox said = new HBox(4, tick, word);
+            said.setAlignment(Pos.CENTER_LEFT);
+            said.setMinWidth(0);
+            VBox caption = new VBox(-2, name, said);
             caption.getStyleClass().add("proof-caption");
-            content = new VBox(2, frame, caption);
+            content = new VBox(1, frame, caption);
             setText(null);
             setOnMouseClicked(
                     event -> Optional.ofNullable(getItem()).ifPresent(file -> session.goTo(Optional.of(file))));
@@ -115,6 +119,13 @@ final class ProofStrip {
             }
         }
 
+        /** A name takes no more room than its picture. */
+        private void keepTo(double width) {
+            content.setMinWidth(width);
+            content.setPrefWidth(width);
+            content.setMaxWidth(width);
+        }
+
         private void markCurrent() {
             boolean isCurrent =
                     getItem() != null && session.photoProperty().get().equals(Optional.of(getItem()));
@@ -127,7 +138,7 @@ final class ProofStrip {
             if (photo.isEmpty()) {
                 return;
             }
-            name.setText(PhotoNames.base(photo.get().file()));
+            Parts.setName(name, photo.get().file());
             setAccessibleText(photo.get().file());
             if (session.isReady(photo.get())) {
                 PhotoCrop crop = session.crop(photo.get(), session.format());
@@ -137,6 +148,7 @@ final class ProofStrip {
                 tick.setManaged(crop.isDone());
                 if (!seen.equals(Optional.of(crop))) {
                     thumb.show(crop, WIDEST, HEIGHT);
+                    keepTo(thumb.getMaxWidth() + FRAME);
                     seen = Optional.of(crop);
                 }
             } else {
@@ -146,6 +158,7 @@ final class ProofStrip {
                         .containsKey(photo.get().file());
                 thumb.clear();
                 frame.setMinSize(HEIGHT, HEIGHT);
+                keepTo(HEIGHT + FRAME);
                 tick.setVisible(false);
                 tick.setManaged(false);
                 word.setText(isBroken ? Words.get("state.unreadable") : "");

@@ -1,9 +1,14 @@
 package nexa.desktop.easel;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
@@ -18,6 +23,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
+import nexa.desktop.picture.DevicePixels;
 import nexa.desktop.picture.Images;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Words;
@@ -42,10 +48,9 @@ final class Room extends Region {
     private static final double LARGEST_SCALE = 8;
 
     private static final double SETTLE_NANOS = 150e6;
-    /** From this scale of the preview on, full pixels are worth reading. */
-    private static final double BLURS = 1.15;
-
     private static final double POINTER = 9;
+    /** While every frame is another drawing, none is larger or finer than need be. */
+    private static final RoomPicture.Detail MOVING = new RoomPicture.Detail(0, 1);
 
     private final PictureLibrary library;
     private final RoomPicture renderer = new RoomPicture();
@@ -58,7 +63,7 @@ final class Room extends Region {
     private final Label waiting = Parts.label("", "quiet", "room-waiting");
     private Optional<PhotoCrop> base = Optional.empty();
     private Optional<RoomPicture.Drawing> drawing = Optional.empty();
-    private Optional<Picture> source = Optional.empty();
+    private Sources sources = Sources.NONE;
     private Optional<Projection> shown = Optional.empty();
     private Crop shownCrop;
     private boolean isUncropped;
@@ -73,6 +78,11 @@ final class Room extends Region {
     private long epoch;
 
     private boolean hasAskedForFull;
+    /** What is still to be read of the photo shown, and of its neighbours by file. */
+    private final List<PictureLibrary.Request> reading = new ArrayList<>();
+
+    private final Map<String, PictureLibrary.Request> readingAhead = new HashMap<>();
+    private final ObservableValue<Double> density = DevicePixels.at(this);
     private AnimationTimer settling;
 
     Room(PictureLibrary library, Consumer<StackPane> prepareHandle) {
@@ -93,6 +103,14 @@ final class Room extends Region {
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
+        density.addListener((observed, before, now) -> drawForScreen());
+    }
+
+    /** The window has come to a screen of another density. */
+    private void drawForScreen() {
+        if (shown.isPresent()) {
+            draw(shown.get(), shownCrop);
+        }
     }
 
     CropOverlay overlay() {
@@ -112,12 +130,13 @@ final class Room extends Region {
         isTurning = false;
         if (!isSame) {
             isZoomed = false;
-            source = library.finestReady(crop.photo());
+            stopReading();
+            sources = library.finestReady(crop.photo()).map(Sources.NONE::with).orElse(Sources.NONE);
             forgetDrawing();
             takeDrawnAhead(crop);
             askFor(crop.photo(), PictureLevel.PREVIEW);
         }
-        if (source.isPresent() && hasRoom()) {
+        if (!sources.isEmpty() && hasRoom()) {
             Projection home = home(crop.crop());
             if (isSame && shown.isPresent() && shown.get().angle().equals(home.angle())) {
                 glide(home, crop.crop());
@@ -131,26 +150,38 @@ final class Room extends Region {
     void prepare(PhotoCrop next) {
         Optional<Picture> preview = library.ifReady(next.photo(), PictureLevel.PREVIEW);
         if (preview.isEmpty()) {
-            library.readAhead(
-                    next.photo(), PictureLevel.PREVIEW, () -> Platform.runLater(() -> prepareIfStillNext(next)));
+            readingAhead.computeIfAbsent(
+                    next.photo().file(),
+                    file -> library.readAhead(
+                            next.photo(),
+                            PictureLevel.PREVIEW,
+                            () -> Platform.runLater(() -> prepareIfStillNext(next))));
         } else if (hasRoom()) {
-            ahead.draw(next.photo(), preview.get(), atRest(next));
+            ahead.draw(next.photo(), preview.get(), atRest(next), density.getValue());
         }
     }
 
     /** The photo may have been left behind, or its crop changed, while it was read. */
     private void prepareIfStillNext(PhotoCrop next) {
-        if (base.isPresent()) {
+        boolean isStillNext = readingAhead.remove(next.photo().file()) != null;
+        if (base.isPresent() && isStillNext) {
             prepare(next);
         }
     }
 
+    /** What nobody waits for any more would keep others waiting, and take the memory of what is wanted next. */
+    private void stopReading() {
+        reading.forEach(PictureLibrary.Request::cancel);
+        reading.clear();
+        readingAhead.values().forEach(PictureLibrary.Request::cancel);
+        readingAhead.clear();
+    }
+
     private void takeDrawnAhead(PhotoCrop crop) {
         if (hasRoom()) {
-            ahead.find(crop.photo(), atRest(crop)).ifPresent(drawn -> {
-                source = Optional.of(drawn.source());
-                drawing = Optional.of(drawn.drawing());
-                picture.setImage(Images.of(drawn.drawing().picture()));
+            ahead.find(crop.photo(), atRest(crop), density.getValue()).ifPresent(drawn -> {
+                sources = sources.with(drawn.source());
+                show(drawn.drawing());
             });
         }
     }
@@ -174,7 +205,8 @@ final class Room extends Region {
     /** Shows that there is no photo to work on, and why. */
     void showNothing(String why) {
         base = Optional.empty();
-        source = Optional.empty();
+        sources = Sources.NONE;
+        stopReading();
         forgetDrawing();
         waiting.setText(why);
     }
@@ -410,15 +442,18 @@ final class Room extends Region {
     }
 
     private void draw(Projection target, Crop crop) {
-        if (source.isEmpty()) {
+        if (sources.isEmpty()) {
             return;
         }
         long now = epoch;
-        double beyond = isTurning || settling != null ? 0 : RoomPicture.BEYOND;
-        renderer.draw(source.get(), base.orElseThrow().photo().size(), target, beyond, done -> {
+        boolean isMoving = isTurning || settling != null;
+        RoomPicture.Detail detail = isMoving ? MOVING : new RoomPicture.Detail(RoomPicture.BEYOND, density.getValue());
+        Size photo = base.orElseThrow().photo().size();
+        Picture source = sources.forWidth(target.scale() * detail.density() * photo.width())
+                .orElseThrow();
+        renderer.draw(source, photo, target, detail, done -> {
             if (now == epoch) {
-                drawing = Optional.of(done);
-                picture.setImage(Images.of(done.picture()));
+                show(done);
                 // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
                 boolean isThere = wanted.isShiftOf(target) && reaches(wanted);
                 present(isThere ? wanted : target, isThere ? wantedCrop : crop);
@@ -427,18 +462,30 @@ final class Room extends Region {
         readFinerIfNeeded(target);
     }
 
+    private void show(RoomPicture.Drawing done) {
+        drawing = Optional.of(done);
+        picture.setImage(Images.of(done.picture()));
+        picture.setFitWidth(done.picture().width() / done.density());
+        picture.setFitHeight(done.picture().height() / done.density());
+    }
+
     /** Puts what is drawn, and the overlay, in their places. */
     private void present(Projection target, Crop crop) {
         shown = Optional.of(target);
         shownCrop = crop;
         Point shift = shiftFor(target);
         double beyond = drawing.orElseThrow().beyond();
-        picture.setLayoutX(Math.round(shift.x() - beyond * target.room().width()));
-        picture.setLayoutY(Math.round(shift.y() - beyond * target.room().height()));
+        picture.setLayoutX(onPixel(shift.x() - beyond * target.room().width()));
+        picture.setLayoutY(onPixel(shift.y() - beyond * target.room().height()));
         waiting.setVisible(false);
         overlay.setVisible(!isUncropped);
         kept.setVisible(!isUncropped);
         layOverlay();
+    }
+
+    /** The nearest place that is a whole pixel of the screen. */
+    private double onPixel(double place) {
+        return Math.round(place * density.getValue()) / density.getValue();
     }
 
     private void layOverlay() {
@@ -465,18 +512,18 @@ final class Room extends Region {
 
     private void readFinerIfNeeded(Projection target) {
         Photo photo = base.orElseThrow().photo();
-        double scale =
-                target.scale() * photo.size().width() / source.orElseThrow().width();
-        boolean isWhole = source.get().width() >= photo.size().width();
-        boolean isPreview = Math.max(source.get().width(), source.get().height()) > PictureLevel.THUMBNAIL.longSide();
-        if (scale > BLURS && isPreview && !isWhole && !hasAskedForFull) {
+        Picture finest = sources.finest().orElseThrow();
+        boolean isWhole = finest.width() >= photo.size().width();
+        boolean isPreview = Math.max(finest.width(), finest.height()) > PictureLevel.PRINT.longSide();
+        double width = target.scale() * density.getValue() * photo.size().width();
+        if (sources.isTooCoarseFor(width) && isPreview && !isWhole && !hasAskedForFull) {
             hasAskedForFull = true;
             askFor(photo, PictureLevel.FULL);
         }
     }
 
     private void askFor(Photo photo, PictureLevel level) {
-        library.photo(photo, level, Urgency.NOW, new PictureLibrary.Listener() {
+        reading.add(library.photo(photo, level, Urgency.NOW, new PictureLibrary.Listener() {
             @Override
             public void ready(Picture read) {
                 Platform.runLater(() -> take(photo, read));
@@ -490,7 +537,7 @@ final class Room extends Region {
                     }
                 });
             }
-        });
+        }));
     }
 
     private boolean isShowing(Photo photo) {
@@ -498,11 +545,12 @@ final class Room extends Region {
     }
 
     private void take(Photo photo, Picture read) {
-        boolean isFiner = source.map(now -> now.width() < read.width()).orElse(true);
+        boolean isFiner =
+                sources.finest().map(now -> now.width() < read.width()).orElse(true);
         if (!isShowing(photo) || !isFiner || !hasRoom()) {
             return;
         }
-        source = Optional.of(read);
+        sources = sources.with(read);
         if (shown.isPresent()) {
             draw(shown.get(), shownCrop);
         } else {
@@ -519,7 +567,7 @@ final class Room extends Region {
         Size now = hasRoom() ? room() : null;
         boolean isNewRoom =
                 shown.map(projection -> !projection.room().equals(now)).orElse(true);
-        if (now != null && base.isPresent() && source.isPresent() && isNewRoom) {
+        if (now != null && base.isPresent() && !sources.isEmpty() && isNewRoom) {
             stopGliding();
             isZoomed = false;
             aim(home(base.get().crop()), base.get().crop());
@@ -528,6 +576,7 @@ final class Room extends Region {
 
     void dispose() {
         stopGliding();
+        stopReading();
         renderer.dispose();
     }
 }

@@ -22,14 +22,26 @@ final class RoomPicture {
     static final double BEYOND = 0.2;
 
     /** What to draw, and who is to hear when it is done. */
-    private record Job(Picture source, Size photo, Projection projection, double beyond, Consumer<Drawing> done) {}
+    private record Job(Picture source, Size photo, Projection projection, Detail detail, Consumer<Drawing> done) {}
 
     /**
-     * A drawing and the projection it was made for.
+     * How much is drawn.
      *
-     * @param beyond how far it reaches beyond the room on every side, as a share of the room
+     * @param beyond how far it reaches beyond the room on every side, as a share of the room, 0 … 1
+     * @param density pixels of the drawing along one of the room's
      */
-    record Drawing(Picture picture, Projection projection, double beyond) {}
+    record Detail(double beyond, double density) {}
+
+    /** A drawing and the projection it was made for. */
+    record Drawing(Picture picture, Projection projection, Detail detail) {
+        double beyond() {
+            return detail.beyond();
+        }
+
+        double density() {
+            return detail.density();
+        }
+    }
 
     private final AtomicReference<Job> waiting = new AtomicReference<>();
     /** What is asked for after the room was put away is wanted by nobody. */
@@ -49,18 +61,17 @@ final class RoomPicture {
     /**
      * Draws a photo.
      *
-     * @param beyond how far to draw beyond the room, 0 … 1; nothing while every frame is another drawing anyway
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
-    void draw(Picture source, Size photo, Projection projection, double beyond, Consumer<Drawing> done) {
-        if (waiting.getAndSet(new Job(source, photo, projection, beyond, done)) == null) {
+    void draw(Picture source, Size photo, Projection projection, Detail detail, Consumer<Drawing> done) {
+        if (waiting.getAndSet(new Job(source, photo, projection, detail, done)) == null) {
             thread.execute(this::drawLatest);
         }
     }
 
     /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
-    void drawAhead(Picture source, Size photo, Projection projection, Consumer<Drawing> done) {
-        thread.execute(() -> draw(new Job(source, photo, projection, BEYOND, done)));
+    void drawAhead(Picture source, Size photo, Projection projection, double density, Consumer<Drawing> done) {
+        thread.execute(() -> draw(new Job(source, photo, projection, new Detail(BEYOND, density), done)));
     }
 
     private void drawLatest() {
@@ -69,11 +80,13 @@ final class RoomPicture {
 
     private static void draw(Job job) {
         Projection projection = job.projection();
-        int width = (int) Math.ceil(projection.room().width() * (1 + 2 * job.beyond()));
-        int height = (int) Math.ceil(projection.room().height() * (1 + 2 * job.beyond()));
-        Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / projection.scale()));
+        double larger = (1 + 2 * job.detail().beyond()) * job.detail().density();
+        int width = (int) Math.ceil(projection.room().width() * larger);
+        int height = (int) Math.ceil(projection.room().height() * larger);
+        double scale = projection.scale() * job.detail().density();
+        Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
         Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
-        Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.beyond())));
+        Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.detail())));
     }
 
     void dispose() {

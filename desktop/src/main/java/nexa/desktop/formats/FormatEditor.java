@@ -222,26 +222,11 @@ public final class FormatEditor extends VBox {
             return;
         }
         change(format -> {
-            Ratio asked = ratio(ratio.getValue());
+            Ratio asked = TypedRatio.read(ratio.getValue());
             OutputSize typed = size.typed();
             boolean isNewRatio = !asked.equals(format.ratio());
             return format.withShape(asked, isNewRatio ? SizeEditor.fitted(typed, asked) : typed);
         });
-    }
-
-    private static Ratio ratio(String text) {
-        String plain = text.strip()
-                .toLowerCase(Locale.ROOT)
-                .replace(" ", "")
-                .replace(',', '.')
-                .replace('×', ':');
-        if (plain.equals(Words.get("ratio.photo").replace(" ", ""))) {
-            return Ratio.PHOTO;
-        }
-        if (plain.equals(Words.get("ratio.free"))) {
-            return Ratio.FREE;
-        }
-        return Ratio.parse(plain.contains(":") ? plain : plain + ":1");
     }
 
     /** Takes the shape of the crop on the easel, found freely, as this format's ratio. */

@@ -107,7 +107,7 @@ final class DeliveryNote {
         Parts.explain(open, Words.get("note.change.tip", format.name()));
         open.setOnAction(event -> change.accept(format.id()));
         VBox name =
-                new VBox(1, open, Parts.label(FormatWords.ratio(format) + FormatWords.turn(format), "small", "quiet"));
+                new VBox(1, open, Parts.label(FormatWords.shape(format) + FormatWords.turn(format), "small", "quiet"));
         VBox size = new VBox(
                 1,
                 Parts.label(FormatWords.size(format), "note-size"),

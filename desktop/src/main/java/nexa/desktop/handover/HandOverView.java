@@ -275,7 +275,11 @@ public final class HandOverView extends View {
                     .toList();
             if (!found.isEmpty()) {
                 boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE;
-                String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size());
+                long formats = found.stream()
+                        .map(DeliveryCheck.Finding::format)
+                        .distinct()
+                        .count();
+                String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size(), formats);
                 tell(
                         isBroken ? Parts.square() : Parts.triangle(),
                         kind == DeliveryCheck.Kind.TOO_FEW_PIXELS ? words + onPaper(known.plan()) : words,
@@ -355,6 +359,8 @@ public final class HandOverView extends View {
     }
 
     private void deliver() {
+        // Counting the files comes a moment later.
+        deliver.setDisable(true);
         deliveries.begin(session, choice(), to, terms.get());
         showDelivery();
         refresh();

@@ -54,7 +54,7 @@ final class LineUpCell extends VBox {
     private final Circle ring = new Circle(RING);
     private final Pane marks = new Pane(guides, ring);
     private final StackPane frame;
-    private final Label name = Parts.label("", "small");
+    private final Label name = Parts.name("small");
     private final Label word = Parts.label("", "small");
     private Optional<LineUp.Entry> shown = Optional.empty();
     private Size size = new Size(1, 1);
@@ -70,6 +70,7 @@ final class LineUpCell extends VBox {
         frame = new StackPane(picture);
         frame.getStyleClass().add("lineup-frame");
         frame.setCursor(Cursor.OPEN_HAND);
+        word.setMinWidth(USE_PREF_SIZE);
         HBox caption = new HBox(6, name, Parts.spacer(), word);
         getStyleClass().add("lineup-cell");
         setSpacing(2);
@@ -120,13 +121,14 @@ final class LineUpCell extends VBox {
             setId("lineup-" + PhotoNames.base(entry.file()));
             thumb.show(crop, size.width(), size.height());
             frame.setMaxSize(size.width() + 6, size.height() + 6);
+            setMaxWidth(size.width() + 6);
             marks.setMinSize(size.width(), size.height());
             marks.setMaxSize(size.width(), size.height());
         }
         guides.show(List.of(guide), List.of());
         guides.lay(new Rectangle(0, 0, size.width(), size.height()));
         showSubject(crop);
-        name.setText(PhotoNames.base(entry.file()));
+        Parts.setName(name, entry.file());
         pseudoClassStateChanged(CURRENT, isCurrent);
         pseudoClassStateChanged(OUT, entry.isOut());
         word.setText(words(entry));

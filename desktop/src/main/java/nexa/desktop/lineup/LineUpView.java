@@ -76,7 +76,7 @@ public final class LineUpView extends View {
     private final Spread spread;
     private final Label spreadTitle = Parts.label("", "section-title");
     private final VBox outList = new VBox(1);
-    private final Label hereName = Parts.label("", "section-title");
+    private final Label hereName = Parts.name("section-title");
     private final Label hereWords = Parts.label("", "small", "quiet");
     private final Button bring;
     private final Button leave;
@@ -431,7 +431,7 @@ public final class LineUpView extends View {
                     .add(Parts.label(Words.get(follows ? "lineup.allIn" : "lineup.none"), "small", "quiet"));
         }
         Optional<LineUp.Entry> here = lineUp.find(current);
-        hereName.setText(here.map(entry -> PhotoNames.base(entry.file())).orElse(""));
+        Parts.setName(hereName, here.map(LineUp.Entry::file).orElse(""));
         hereWords.setText(here.filter(LineUp.Entry::follows)
                 .flatMap(LineUp.Entry::step)
                 .map(StepWords::of)

@@ -3,6 +3,7 @@ package nexa.desktop.picture;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
 import nexa.core.series.PhotoCrop;
@@ -24,46 +25,53 @@ public final class Thumb extends StackPane {
     private Optional<PictureLibrary.Request> embedded = Optional.empty();
     private String file = "";
     private long asked;
+    private Runnable showAgain = () -> {};
+    private final ObservableValue<Double> density = DevicePixels.at(this);
 
     public Thumb(PictureLibrary library) {
         this.library = library;
         getStyleClass().add("thumb");
         view.setSmooth(true);
         getChildren().add(view);
+        // Seen on another screen, it is drawn for that one.
+        density.addListener((observed, before, now) -> showAgain.run());
     }
 
     /** Shows a photo's crop as it will look, at most this large. */
     public void show(PhotoCrop crop, double width, double height) {
+        showAgain = () -> show(crop, width, height);
         double ratio = crop.crop().size().ratio();
         double fitting = Math.min(height, width / ratio);
         fit(ratio * fitting, fitting);
         begin(crop.photo());
-        int pixels = (int) Math.max(1, Math.round(fitting));
+        int pixels = (int) Math.max(1, Math.round(fitting * density.getValue()));
         request = Optional.of(library.crop(crop, pixels, new Showing(asked, false)));
     }
 
     /** Shows a whole photo, at most this large. */
     public void show(Photo photo, double width, double height) {
+        showAgain = () -> show(photo, width, height);
         double ratio = photo.size().ratio();
         double fitting = Math.min(height, width / ratio);
         fit(ratio * fitting, fitting);
         begin(photo);
-        Optional<Picture> ready = library.ifReady(photo, PictureLevel.THUMBNAIL);
+        PictureLevel level = PictureLevel.forPixels(fitting * Math.max(1, ratio) * density.getValue());
+        Optional<Picture> ready = library.ifReady(photo, level);
         if (ready.isPresent()) {
             view.setImage(Images.of(ready.get()));
         } else {
-            library.ifReady(photo, PictureLevel.EMBEDDED)
+            library.finestReady(photo)
                     .ifPresentOrElse(
                             small -> view.setImage(Images.of(small)),
                             () -> embedded = Optional.of(library.embedded(photo, new Showing(asked, true))));
-            request =
-                    Optional.of(library.photo(photo, PictureLevel.THUMBNAIL, Urgency.SOON, new Showing(asked, false)));
+            request = Optional.of(library.photo(photo, level, Urgency.SOON, new Showing(asked, false)));
         }
     }
 
     /** Shows nothing. */
     public void clear() {
         forget();
+        showAgain = () -> {};
         file = "";
         view.setImage(null);
     }

@@ -75,7 +75,7 @@ public final class CarryPanel extends VBox {
         HBox heading = new HBox(
                 10,
                 Parts.label(Words.get("carry.title"), "page-title"),
-                Parts.label(Words.get("carry.from", PhotoNames.base(lead.file()), format.name()), "quiet"),
+                from(lead.file(), format.name()),
                 Parts.spacer(),
                 Parts.closeButton(close));
         heading.setAlignment(Pos.CENTER_LEFT);
@@ -93,6 +93,13 @@ public final class CarryPanel extends VBox {
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(heading, row("carry.whom", whoms()), row("carry.what", whats()), words, pictures, foot);
         preview();
+    }
+
+    private static Label from(String file, String format) {
+        Label from = Parts.name("quiet");
+        from.setText(Words.get("carry.from", PhotoNames.base(file), format));
+        from.setTooltip(Parts.tooltip(file));
+        return from;
     }
 
     private static HBox row(String key, List<Node> parts) {
@@ -220,7 +227,9 @@ public final class CarryPanel extends VBox {
     private Node picture(PhotoCrop crop) {
         Thumb thumb = new Thumb(session.pictures());
         thumb.show(crop, WIDEST, HEIGHT);
-        Label name = Parts.label(PhotoNames.base(crop.photo().file()), "small", crop.isLimited() ? "look" : "quiet");
+        Label name = Parts.name("small", crop.isLimited() ? "look" : "quiet");
+        Parts.setName(name, crop.photo().file());
+        name.setMaxWidth(thumb.getMaxWidth());
         return new VBox(1, thumb, name);
     }
 

@@ -91,7 +91,7 @@ public final class RunningDelivery {
             came = isStopped
                     ? new Outcome(plan.files().size(), Optional.empty(), Optional.empty())
                     : deliver(plan, terms);
-        } catch (DeliveryProblem | RuntimeException | OutOfMemoryError e) {
+        } catch (DeliveryProblem | RuntimeException | OutOfMemoryError | StackOverflowError e) {
             came = new Outcome(0, Optional.empty(), Optional.of(String.valueOf(e.getMessage())));
         }
         Outcome ended = came;

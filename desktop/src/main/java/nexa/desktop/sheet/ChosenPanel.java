@@ -27,7 +27,7 @@ final class ChosenPanel {
     private final ShootSession session;
     private final Choosing choosing;
     private final ChosenActions actions;
-    private final Label title = Parts.label("", "section-title");
+    private final Label title = Parts.name("section-title");
     private final Label common = Parts.label("", "small", "quiet");
     private final TextField angle = new TextField();
     private final VBox node;

@@ -7,7 +7,6 @@ import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.OverrunStyle;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
@@ -57,7 +56,7 @@ final class Print extends VBox {
     private final Pane marks = new Pane(veil, halo, edge);
     private final Label reason = Parts.label("", "print-reason");
     private final StackPane picture;
-    private final Label name = Parts.label("", "small", "print-name");
+    private final Label name = Parts.name("small", "print-name");
     private final Label word = Parts.label("", "small");
     private Optional<String> file = Optional.empty();
     private SheetRow.PrintSize room = new SheetRow.PrintSize(1, 1);
@@ -76,8 +75,6 @@ final class Print extends VBox {
         reason.setWrapText(true);
         picture = new StackPane(thumb, marks, reason, notch);
         picture.getStyleClass().add("print-picture");
-        name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
-        name.setMinWidth(20);
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
         word.setMinWidth(Label.USE_PREF_SIZE);
@@ -141,7 +138,7 @@ final class Print extends VBox {
         if (photo.isEmpty()) {
             return;
         }
-        name.setText(PhotoNames.base(photo.get().file()));
+        Parts.setName(name, photo.get().file());
         pseudoClassStateChanged(OUT, photo.get().mark() == Mark.OUT);
         markCurrent();
         Optional<PhotoCrop> crop = photo.filter(session::isReady).map(ready -> session.crop(ready, session.format()));

@@ -17,7 +17,7 @@ public final class FormatChooser {
         node.setConverter(new StringConverter<>() {
             @Override
             public String toString(Format format) {
-                return format == null ? "" : format.name() + "   " + FormatWords.ratio(format);
+                return format == null ? "" : format.name() + "   " + FormatWords.shape(format);
             }
 
             @Override

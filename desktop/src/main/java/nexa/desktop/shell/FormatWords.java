@@ -1,19 +1,32 @@
 package nexa.desktop.shell;
 
+import java.util.Optional;
 import nexa.core.format.Format;
+import nexa.core.format.FormatTurn;
 import nexa.core.format.OutputSize;
 import nexa.core.format.Paper;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
+import nexa.core.geometry.Size;
 import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
 
 /** What is said of a format and of what comes out of it. */
 public final class FormatWords {
+    /** Numbers of a ratio that say something at a glance. */
+    private static final int MOST_PARTS = 16;
+
+    private static final double SAME_RATIO = 0.002;
+
     private FormatWords() {}
 
     /** The ratio: "4 : 3", "photo's own", "free". */
     public static String ratio(Format format) {
-        Ratio ratio = format.ratio();
+        return ratio(format.ratio());
+    }
+
+    /** A ratio: "4 : 3", "photo's own", "free". */
+    public static String ratio(Ratio ratio) {
         return ratio.isFixed()
                 ? ratio.across().toPlainString() + " : " + ratio.down().toPlainString()
                 : Words.of("ratio", ratio.kind());
@@ -22,7 +35,8 @@ public final class FormatWords {
     /** Which way it lies, as words to follow the ratio. */
     public static String turn(Format format) {
         boolean isSquare = format.ratio().isFixed() && format.ratio().value() == 1;
-        return isSquare ? "" : Words.of("turn", format.turn());
+        boolean isSaid = !format.ratio().isFixed() && format.turn() == FormatTurn.PHOTO;
+        return isSquare || isSaid ? "" : Words.of("turn", format.turn());
     }
 
     /** The size asked for: "16 × 12 cm", "1080 × 1350 px", "as cropped". */
@@ -40,10 +54,39 @@ public final class FormatWords {
         return Words.get("size.cropped");
     }
 
-    /** The ratio, and the size where one is asked for. */
+    /** What shape its crops have, beside its name: "4 : 3", "as each photo is", "any shape". */
+    public static String shape(Format format) {
+        return format.ratio().isFixed()
+                ? ratio(format)
+                : Words.of("shape", format.ratio().kind());
+    }
+
+    /** The shape, and the size where one is asked for. */
     public static String asked(Format format) {
+        return asked(format, Optional.empty());
+    }
+
+    /** As {@link #asked(Format)}; of one photo, its own ratio is told in numbers. */
+    public static String asked(Format format, Optional<Photo> photo) {
         boolean hasSize = !(format.size() instanceof OutputSize.AsCropped);
-        return hasSize ? ratio(format) + "  " + size(format) : ratio(format);
+        boolean isPhotos = format.ratio().kind() == Ratio.Kind.PHOTO;
+        String shape = photo.filter(one -> isPhotos && one.pixels().isPresent())
+                .map(one -> numbers(one.size()))
+                .orElse(shape(format));
+        return hasSize ? shape + "  " + size(format) : shape;
+    }
+
+    /** A photo's ratio in numbers: small whole ones where they say it, "1.54 : 1" else. */
+    private static String numbers(Size photo) {
+        for (int down = 1; down <= MOST_PARTS; down++) {
+            double across = photo.ratio() * down;
+            if (Math.abs(across / Math.rint(across) - 1) < SAME_RATIO && Math.rint(across) <= MOST_PARTS) {
+                return Words.get("shape.numbers", plain(Math.rint(across)), plain(down));
+            }
+        }
+        return photo.ratio() >= 1
+                ? Words.get("shape.numbers", Words.number(photo.ratio(), 2), "1")
+                : Words.get("shape.numbers", "1", Words.number(1 / photo.ratio(), 2));
     }
 
     /** What comes out of a crop: "16 × 12 cm at 300 ppi, 1890 × 1417 px". */

@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -35,6 +36,20 @@ public final class Parts {
         Label label = label("", styles);
         label.textProperty().bind(text);
         return label;
+    }
+
+    /** A label for a photo's name: as long as there is room for, elided in the middle, where names differ least. */
+    public static Label name(String... styles) {
+        Label label = label("", styles);
+        label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        label.setMinWidth(0);
+        return label;
+    }
+
+    /** Names a photo; all of its file's name is in the tooltip. */
+    public static void setName(Label label, String file) {
+        label.setText(PhotoNames.base(file));
+        label.setTooltip(file.isEmpty() ? null : tooltip(file));
     }
 
     /** A button whose words and tooltip stand under a key of the bundle; the tooltip's key ends in ".tip". */

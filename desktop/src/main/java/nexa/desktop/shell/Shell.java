@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -88,12 +89,22 @@ public final class Shell extends StackPane {
     private List<Path> openingWhat = List.of();
     private boolean closesWhenDelivered;
 
-    /** @param sample makes the sample shoot's folder ready, if there is a sample */
-    public Shell(Stage stage, UserData userData, Optional<Supplier<CompletableFuture<Path>>> sample) {
+    /**
+     * The window's contents.
+     *
+     * @param sample makes the sample shoot's folder ready, if there is a sample
+     * @param openFolder shows a folder outside of this program
+     */
+    public Shell(
+            Stage stage,
+            UserData userData,
+            Optional<Supplier<CompletableFuture<Path>>> sample,
+            Consumer<Path> openFolder) {
         this.stage = stage;
         this.userData = userData;
         this.sample = sample;
         this.recent = new RecentShoots(userData);
+        new DeliveryNews(deliveries, messages, openFolder);
         getStyleClass().add("shell");
         frame.setBottom(messages);
         getChildren().add(frame);
@@ -436,6 +447,20 @@ public final class Shell extends StackPane {
         session = null;
         toldApart = false;
         return closing == null ? CompletableFuture.completedFuture(null) : closing.close();
+    }
+
+    /** Puts everything away at the end of the program; done when everything is saved. */
+    public CompletableFuture<Void> close() {
+        CompletableFuture<Void> saved = closeShoot();
+        closeOwnThings();
+        return saved;
+    }
+
+    private synchronized void closeOwnThings() {
+        if (preferences != null) {
+            preferences.close();
+            kept.close();
+        }
     }
 
     /** Brings a view to the front, by its key. */

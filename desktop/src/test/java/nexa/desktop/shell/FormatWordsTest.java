@@ -3,6 +3,7 @@ package nexa.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
@@ -16,6 +17,8 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FormatWordsTest {
     private static final Format PAGE = Format.of("page", "Catalogue page", Ratio.of("4", "3"))
@@ -25,6 +28,8 @@ class FormatWordsTest {
             .withSize(new OutputSize.Pixels(1080, 1350));
     private static final Format BANNER =
             Format.of("banner", "Banner", Ratio.of("2.39", "1")).withSize(new OutputSize.LongEdge(1920));
+
+    private static final Format OWN = Format.of("o", "Own", Ratio.PHOTO);
 
     private static PhotoCrop crop(Format format, int width, int height) {
         Photo photo = Photo.untouched("a.jpg").withPixels(new PixelSize(width, height));
@@ -37,8 +42,23 @@ class FormatWordsTest {
         assertThat(FormatWords.asked(PAGE)).isEqualTo("4 : 3  16 × 12 cm");
         assertThat(FormatWords.asked(FEED)).isEqualTo("4 : 5  1080 × 1350 px");
         assertThat(FormatWords.asked(BANNER)).isEqualTo("2.39 : 1  1920 px long");
-        assertThat(FormatWords.asked(Format.of("o", "Own", Ratio.PHOTO))).isEqualTo("photo's own");
-        assertThat(FormatWords.asked(Format.of("f", "Free", Ratio.FREE))).isEqualTo("free");
+        assertThat(FormatWords.asked(OWN)).isEqualTo("as each photo is");
+        assertThat(FormatWords.asked(Format.of("f", "Free", Ratio.FREE))).isEqualTo("any shape");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "6000, 4000, 3 : 2",
+        "4000, 6000, 2 : 3",
+        "4032, 3024, 4 : 3",
+        "5000, 5000, 1 : 1",
+        "6000, 3901, 1.54 : 1"
+    })
+    void ofOnePhotoItsOwnRatioIsToldInNumbers(int width, int height, String told) {
+        Photo photo = Photo.untouched("a.jpg").withPixels(new PixelSize(width, height));
+        assertThat(FormatWords.asked(OWN, Optional.of(photo))).isEqualTo(told);
+        assertThat(FormatWords.asked(OWN, Optional.of(Photo.untouched("unread.jpg"))))
+                .isEqualTo("as each photo is");
         assertThat(FormatWords.size(Format.of("f", "Free", Ratio.FREE))).isEqualTo("as cropped");
     }
 

@@ -105,7 +105,7 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
     public static DeliveryPlan of(Shoot shoot, ShootReading reading, Choice choice) {
         List<Item> items = new ArrayList<>();
         Crops crops = new Crops(shoot);
-        Set<String> taken = new HashSet<>();
+        Names names = new Names();
         for (Format format : shoot.formats()) {
             if (!choice.formats().contains(format.id())) {
                 continue;
@@ -120,7 +120,7 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
                 String wished = folder(format) + clean;
                 items.add(new Item(
                         crop,
-                        unique(wished, format, taken),
+                        names.unique(wished, "." + format.file().type().ending()),
                         wished + "." + format.file().type().ending(),
                         !clean.equals(filled.strip())));
             }
@@ -157,14 +157,23 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
         return words;
     }
 
-    /** The name with its ending, numbered if an earlier file has it already on a file system that ignores case. */
-    private static String unique(String name, Format format, Set<String> taken) {
-        String ending = "." + format.file().type().ending();
-        String unique = name + ending;
-        for (int i = 2; !taken.add(unique.toLowerCase(Locale.ROOT)); i++) {
-            unique = name + "-" + i + ending;
+    /** The names given so far. */
+    private static final class Names {
+        private final Set<String> taken = new HashSet<>();
+        /** Where counting goes on: thousands of files may ask for the same name. */
+        private final Map<String, Integer> numbers = new HashMap<>();
+
+        /** The name, numbered if an earlier file has it already on a file system that ignores case. */
+        String unique(String name, String ending) {
+            String unique = name + ending;
+            String asked = unique.toLowerCase(Locale.ROOT);
+            int number = numbers.getOrDefault(asked, 2);
+            for (; !taken.add(unique.toLowerCase(Locale.ROOT)); number++) {
+                unique = name + "-" + number + ending;
+            }
+            numbers.put(asked, number);
+            return unique;
         }
-        return unique;
     }
 
     private static String withoutEnding(String file) {

@@ -181,8 +181,8 @@ public final class PictureLibrary implements AutoCloseable {
      *
      * @param done called on a background thread when it is there, and not at all if it cannot be read
      */
-    public void readAhead(Photo photo, PictureLevel level, Runnable done) {
-        photo(photo, level, Urgency.AHEAD, new Unheard(done));
+    public Request readAhead(Photo photo, PictureLevel level, Runnable done) {
+        return photo(photo, level, Urgency.AHEAD, new Unheard(done));
     }
 
     /** Asks for a photo's crop as it will look, this many pixels high. */
@@ -194,8 +194,7 @@ public final class PictureLibrary implements AutoCloseable {
         Crop crop = shown.crop();
         Photo photo = shown.photo();
         double wanted = photo.size().longSide() * height / crop.size().height();
-        PictureLevel level =
-                wanted > 1.5 * PictureLevel.THUMBNAIL.longSide() ? PictureLevel.PREVIEW : PictureLevel.THUMBNAIL;
+        PictureLevel level = PictureLevel.forPixels(wanted);
         int width = (int) Math.max(1, Math.round(crop.size().ratio() * height));
         return ScreenRenderer.render(load(photo, level), photo.size(), crop, photo.angle(), width, height);
     }
