@@ -1,7 +1,10 @@
 package nexa.desktop;
 
 import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Objects;
@@ -12,9 +15,9 @@ import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.text.Font;
 import javafx.stage.Stage;
 import nexa.desktop.shell.Shell;
+import nexa.desktop.shell.TextSize;
 import nexa.imaging.read.PictureLibrary;
 import nexa.store.UserData;
 
@@ -26,6 +29,10 @@ import nexa.store.UserData;
 public final class NexaApplication extends Application {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    /** Down to this everything can be reached and read. */
+    private static final double NARROWEST = 1024;
+
+    private static final double LOWEST = 640;
 
     private Shell shell;
 
@@ -69,8 +76,7 @@ public final class NexaApplication extends Application {
             Consumer<Path> openFolder) {
         PictureLibrary.warmUp();
         setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
-        loadFont("HankenGrotesk-Regular.ttf");
-        loadFont("HankenGrotesk-SemiBold.ttf");
+        Typeface.load(userData);
         Shell shell = new Shell(stage, userData, sample, openFolder);
         stage.setOnCloseRequest(event -> {
             if (!shell.mayClose()) {
@@ -78,19 +84,20 @@ public final class NexaApplication extends Application {
             }
         });
         Scene scene = new Scene(shell, WIDTH, HEIGHT);
-        scene.getStylesheets()
-                .add(Objects.requireNonNull(NexaApplication.class.getResource("nexa.css"))
-                        .toExternalForm());
+        scene.getStylesheets().add(TextSize.styled(styleSheet()));
         stage.setScene(scene);
         stage.setTitle("Nexa");
-        stage.setMinWidth(960);
-        stage.setMinHeight(600);
+        stage.setMinWidth(NARROWEST);
+        stage.setMinHeight(LOWEST);
         return shell;
     }
 
-    private static void loadFont(String file) {
-        InputStream in = Objects.requireNonNull(NexaApplication.class.getResourceAsStream("fonts/" + file));
-        Font.loadFont(in, 13);
+    private static String styleSheet() {
+        try (InputStream in = Objects.requireNonNull(NexaApplication.class.getResourceAsStream("nexa.css"))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException("a part of the program cannot be read", e);
+        }
     }
 
     @Override

@@ -53,6 +53,25 @@ class EaselTest extends WindowTest {
     }
 
     @Test
+    void theBarOfTracedLinesLiesOverNoneOfThem() {
+        double before = angle();
+        Bounds room = placeOf(".room");
+        push(KeyCode.L);
+        waitFor(() -> isSelected("#trace"));
+        drag(room.getCenterX() - 200, room.getMaxY() - 60, MouseButton.PRIMARY)
+                .moveTo(room.getCenterX() + 200, room.getMaxY() - 50)
+                .drop();
+        waitFor(() -> angle() != before);
+        awaitStill();
+        awaitStill(".trace-bar");
+        assertThat(placeOf(".trace-bar").intersects(placeOf(".trace-line")))
+                .as("the bar at " + placeOf(".trace-bar") + ", the line at " + placeOf(".trace-line"))
+                .isFalse();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> angle() == before);
+    }
+
+    @Test
     void linesThatDisagreeTurnNothingUntilOneIsChosen() {
         Bounds room = placeOf(".room");
         push(KeyCode.L);

@@ -85,6 +85,9 @@ class HandOverTest extends WindowTest {
         waitFor(() -> detail().startsWith("70 files delivered"));
         interact(() -> assertThat(shell.mayClose()).isTrue());
         assertThat(delivered(folder)).hasSize(70);
+        waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 70 files delivered in [\\d.]+ s.*")));
+        clickOn("#delivered-open");
+        assertThat(openedOutside).hasSize(1).allMatch(opened -> opened.endsWith("delivery"));
         assertThat(lookup("#delivery-tag").tryQuery().map(WindowTest::isShown)).hasValue(false);
     }
 

@@ -2,10 +2,12 @@ package nexa.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Placement;
@@ -46,6 +48,49 @@ class LineUpViewTest extends WindowTest {
         assertThat(session().format().tolerance().position())
                 .as("what means nothing is not taken")
                 .isEqualTo(0.05);
+    }
+
+    @Test
+    void aSecondDragIsShownAsWellAfterTheFirstHasSortedTheCropsAnew() {
+        List<String> seen = new ArrayList<>();
+        for (String cell : List.of("#lineup-fern-0160", "#lineup-fern-0138", "#lineup-fern-0156")) {
+            awaitStill(cell);
+            int before = session().historyProperty().get().edits().size();
+            String resting = said(cell);
+            drag(cell + " .lineup-frame", MouseButton.PRIMARY).moveBy(30, 0).moveBy(25, 0);
+            waitFor(() -> !said(cell).equals(resting));
+            seen.add(said(cell));
+            drop();
+            waitFor(() -> session().historyProperty().get().edits().size() == before + 1);
+        }
+        assertThat(seen).as("each is told while it is dragged").hasSize(3);
+        clickOn("Tall");
+        awaitStill("#lineup-fern-0142");
+        String resting = said("#lineup-fern-0142");
+        drag("#lineup-fern-0142 .lineup-frame", MouseButton.PRIMARY)
+                .moveBy(0, 20)
+                .moveBy(0, 25);
+        waitFor(() -> !said("#lineup-fern-0142").equals(resting));
+        drop();
+    }
+
+    private String said(String cell) {
+        return lookup(cell).query().getAccessibleText();
+    }
+
+    @Test
+    void aToleranceKeepsItsDecimals() {
+        interact(() -> lookup("#lineup-tolerance-tightness").<TextField>query().setText("7.5"));
+        clickOn("#lineup-tolerance-tightness");
+        push(KeyCode.ENTER);
+        waitFor(() -> session().format().tolerance().tightness() == 0.075);
+        clickOn("#lineup-tolerance-tightness").clickOn("#lineup-tolerance-position");
+        clickOn("#lineup-tolerance-tightness");
+        assertThat(session().format().tolerance().tightness())
+                .as("leaving the field changes nothing")
+                .isEqualTo(0.075);
+        assertThat(lookup("#lineup-tolerance-tightness").<TextField>query().getText())
+                .isEqualTo("7.5");
     }
 
     @Test

@@ -95,12 +95,15 @@ class SheetTest extends WindowTest {
 
     @Test
     void whatNeedsALookIsAClickAway() {
-        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("fern-0160  ")));
-        Node entry = lookup(node -> node instanceof Button button
-                        && button.getText() != null
-                        && button.getText().startsWith("fern-0160  "))
+        waitFor(() -> words().contains("Out of step"));
+        Node entry = lookup(node -> node instanceof Button button && "fern-0160".equals(button.getText()))
                 .query();
-        clickOn(entry);
+        clickOn("#look-out_of_step");
+        waitFor(() -> entry.getScene() == null || !isShown(entry));
+        clickOn("#look-out_of_step");
+        awaitStill("#look-out_of_step");
+        clickOn(lookup(node -> node instanceof Button button && "fern-0160".equals(button.getText()) && isShown(node))
+                .<Node>query());
         awaitPicture();
         assertThat(current()).isEqualTo("fern-0160.jpg");
         assertThat(crop("fern-0160.jpg").crop().size().orientation()).isEqualTo(Orientation.WIDE);

@@ -1,6 +1,9 @@
 package nexa.store;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 
 /**
  * The user's data folder: what Nexa keeps for the photographer outside any shoot.
@@ -27,6 +30,21 @@ public record UserData(Path folder) {
     /** Where the sample shoot's copy lives. */
     public Path sample() {
         return folder.resolve("sample").resolve("Fernhill Pottery");
+    }
+
+    /**
+     * A file that ships with the program, where whatever reads it needs a path. Written unless it is there just so.
+     *
+     * @param name without folders
+     * @throws IOException if it cannot be written
+     */
+    public Path programFile(String name, byte[] contents) throws IOException {
+        Path file = folder.resolve("program").resolve(name);
+        if (!Files.isRegularFile(file) || !Arrays.equals(Files.readAllBytes(file), contents)) {
+            Files.createDirectories(file.getParent());
+            AtomicFile.write(file, contents);
+        }
+        return file;
     }
 
     Path shoots() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.Map;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
@@ -32,6 +33,19 @@ class OwnThingsTest {
         try (Preferences next = Preferences.load(data)) {
             assertThat(next.get("mat")).hasValue("DÄRK = 1");
         }
+    }
+
+    @Test
+    void aFileOfTheProgramIsWrittenOnceAndPutRightWhereItIsNot() throws Exception {
+        UserData data = new UserData(folder.resolve("new"));
+        byte[] contents = {1, 2, 3};
+        Path file = data.programFile("font.ttf", contents);
+        assertThat(file).hasBinaryContent(contents);
+        Files.setLastModifiedTime(file, FileTime.fromMillis(1_000_000));
+        assertThat(data.programFile("font.ttf", contents)).isEqualTo(file);
+        assertThat(Files.getLastModifiedTime(file).toMillis()).as("left alone").isEqualTo(1_000_000);
+        Files.write(file, new byte[] {1});
+        assertThat(data.programFile("font.ttf", contents)).hasBinaryContent(contents);
     }
 
     @Test

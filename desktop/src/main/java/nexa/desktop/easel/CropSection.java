@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -19,6 +18,7 @@ import nexa.core.crop.TypedCrop.Field;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 
 /** The desk's part for the crop in numbers: in pixels or per cent of the photo, and what comes out. */
@@ -39,7 +39,9 @@ final class CropSection {
     private final ToggleButton inPercent;
     private final Label output = Parts.label("", "small");
     private final Label detail = Parts.label("", "small", "quiet");
-    private final VBox node;
+    private static final double WIDTH = 250;
+
+    private final DeskPart part = new DeskPart("desk.crop");
     private Optional<PhotoCrop> shown = Optional.empty();
 
     CropSection(Doors doors) {
@@ -54,14 +56,15 @@ final class CropSection {
         add(grid, Field.LEFT, "desk.left", 2, 0);
         add(grid, Field.HEIGHT, "desk.height", 0, 1);
         add(grid, Field.TOP, "desk.top", 2, 1);
-        HBox heading = new HBox(6, Parts.label(Words.get("desk.crop"), "section-title"), Parts.spacer(), inPercent);
+        HBox heading = new HBox(6, part.head(), Parts.spacer(), inPercent);
         heading.setAlignment(Pos.CENTER_LEFT);
         Button print = Parts.button("desk.print", doors::printHelp, "small-button");
         print.setId("print-help");
         HBox foot = new HBox(6, new VBox(0, output, detail), Parts.spacer(), print);
         foot.setAlignment(Pos.CENTER_LEFT);
-        node = new VBox(5, heading, grid, foot);
+        VBox node = new VBox(5, heading, grid, foot);
         node.getStyleClass().add("desk-section");
+        part.with(node, TextSize.scaled(WIDTH));
     }
 
     private void add(GridPane grid, Field field, String key, int column, int row) {
@@ -94,8 +97,8 @@ final class CropSection {
         });
     }
 
-    Node node() {
-        return node;
+    DeskPart part() {
+        return part;
     }
 
     void show(PhotoCrop crop) {

@@ -105,7 +105,7 @@ public final class EaselView extends View {
                 new LevelSection(new Levelling()),
                 new GuideSection(settings, () -> session.shoot().formats()),
                 new CropSection(new Numbers()),
-                step.node());
+                step);
         this.formats = new FormatsColumn(session, kept, overlays, hand::turnCrop, new AroundSection(settings).node());
         this.proofs = new ProofStrip(session);
         node.setTop(proofs.node());

@@ -28,6 +28,7 @@ import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 import nexa.store.KeptFormats;
 
@@ -35,7 +36,7 @@ import nexa.store.KeptFormats;
 final class FormatsColumn {
     private static final double THUMB_WIDTH = 52;
     private static final double THUMB_HEIGHT = 48;
-    private static final double WORDS_WIDTH = 122;
+    private static final double WORDS_WIDTH = 114;
 
     private final ShootSession session;
     private final KeptFormats kept;
@@ -59,7 +60,7 @@ final class FormatsColumn {
                 Parts.spacer(),
                 Parts.label(Words.get("formats.thisPhoto"), "quiet"));
         heading.getStyleClass().add("formats-heading");
-        ScrollPane scroll = new ScrollPane(new VBox(4, list, new AddFormat(session, kept, overlays).node()));
+        ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
@@ -72,7 +73,9 @@ final class FormatsColumn {
         foot.getStyleClass().add("formats-foot");
         node.setTop(heading);
         node.setCenter(scroll);
-        node.setBottom(foot);
+        HBox add = new HBox(new AddFormat(session, kept, overlays).node());
+        add.getStyleClass().add("formats-add");
+        node.setBottom(new VBox(add, foot));
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refresh);
@@ -136,8 +139,8 @@ final class FormatsColumn {
             place.setMinSize(THUMB_WIDTH, THUMB_HEIGHT);
             place.setMaxSize(THUMB_WIDTH, THUMB_HEIGHT);
             VBox words = new VBox(1, name, asked, comesOut);
-            words.setMinWidth(WORDS_WIDTH);
-            words.setMaxWidth(WORDS_WIDTH);
+            words.setMinWidth(TextSize.scaled(WORDS_WIDTH));
+            words.setMaxWidth(TextSize.scaled(WORDS_WIDTH));
             words.setAlignment(Pos.CENTER_LEFT);
             HBox content = new HBox(10, place, words);
             content.setAlignment(Pos.CENTER_LEFT);

@@ -45,7 +45,7 @@ final class GuideSection {
     private final Map<GuideKind, ToggleButton> buttons = new EnumMap<>(GuideKind.class);
     private final Label lines = Parts.label("", "small", "number");
     private final Map<GuideShow, ToggleButton> shows = new EnumMap<>(GuideShow.class);
-    private final VBox node;
+    private final DeskPart part = new DeskPart("desk.guide");
 
     /** @param formats of the shoot, whose outlines can be shown */
     GuideSection(EaselSettings settings, Supplier<List<Format>> formats) {
@@ -67,7 +67,7 @@ final class GuideSection {
             }
             families.addRow(family.ordinal(), Parts.label(Words.of("family", family), "small", "quiet"), row);
         }
-        HBox heading = new HBox(6, Parts.label(Words.get("desk.guide"), "section-title"), Parts.spacer());
+        HBox heading = new HBox(6, part.head(), Parts.spacer());
         for (GuideShow show : GuideShow.values()) {
             ToggleButton button = Parts.toggle("guide." + show.name().toLowerCase(Locale.ROOT), "choice", "tiny");
             button.setId("guide-" + show.name().toLowerCase(Locale.ROOT));
@@ -79,8 +79,9 @@ final class GuideSection {
             heading.getChildren().add(button);
         }
         heading.setAlignment(Pos.CENTER_LEFT);
-        node = new VBox(3, heading, families);
+        VBox node = new VBox(3, heading, families);
         node.getStyleClass().add("desk-section");
+        part.with(node, 0);
         refresh();
     }
 
@@ -218,8 +219,8 @@ final class GuideSection {
         return drawing;
     }
 
-    Node node() {
-        return node;
+    DeskPart part() {
+        return part;
     }
 
     /** Marks what is chosen. */

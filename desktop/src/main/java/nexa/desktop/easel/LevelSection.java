@@ -2,7 +2,6 @@ package nexa.desktop.easel;
 
 import java.util.Locale;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.SeparatorMenuItem;
@@ -14,9 +13,10 @@ import javafx.scene.layout.VBox;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Reorient;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.TypedAngle;
 import nexa.desktop.shell.Words;
-import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.feather.Feather;
 
 /** The desk's part for the photo's angle: vernier, typed angle, tracing, quarter turns, mirroring. */
 final class LevelSection {
@@ -35,6 +35,7 @@ final class LevelSection {
     private static final double WIDTH = 356;
 
     private final Doors doors;
+    private final DeskPart part = new DeskPart("desk.level");
     private final Vernier vernier;
     private final TextField angle = new TextField();
     private final ToggleButton trace;
@@ -66,21 +67,21 @@ final class LevelSection {
                 trace,
                 asShot,
                 Parts.spacer(),
-                icon("fth-rotate-ccw", Reorient.LEFT),
-                icon("fth-rotate-cw", Reorient.RIGHT),
+                icon(Feather.ROTATE_CCW, Reorient.LEFT),
+                icon(Feather.ROTATE_CW, Reorient.RIGHT),
                 more());
         row.setAlignment(Pos.CENTER_LEFT);
         trace.setMinWidth(Region.USE_PREF_SIZE);
         asShot.setMinWidth(Region.USE_PREF_SIZE);
-        node = new VBox(2, Parts.label(Words.get("desk.level"), "section-title"), vernier, row);
+        node = new VBox(2, part.head(), vernier, row);
         node.getStyleClass().add("desk-section");
-        node.setMinWidth(WIDTH);
-        node.setMaxWidth(WIDTH);
+        node.setPrefWidth(TextSize.scaled(WIDTH));
+        part.with(node, TextSize.scaled(WIDTH));
     }
 
-    private Button icon(String icon, Reorient how) {
+    private Button icon(Feather icon, Reorient how) {
         Button button = new Button();
-        button.setGraphic(new FontIcon(icon));
+        button.setGraphic(Parts.icon(icon));
         button.getStyleClass().addAll("flat", "icon-button");
         button.setId("reorient-" + how.name().toLowerCase(Locale.ROOT));
         Parts.explain(button, Words.of("reorient", how));
@@ -119,8 +120,8 @@ final class LevelSection {
         doors.letGo();
     }
 
-    Node node() {
-        return node;
+    DeskPart part() {
+        return part;
     }
 
     Vernier vernier() {

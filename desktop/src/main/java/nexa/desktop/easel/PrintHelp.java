@@ -23,6 +23,7 @@ import nexa.core.guide.Nested;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 
 /** What a crop gives in print: on which papers it fits, and from how far off it looks sharp. */
@@ -50,7 +51,7 @@ final class PrintHelp extends VBox {
         ScrollPane scroll = new ScrollPane(table);
         scroll.setFitToWidth(true);
         scroll.setPrefHeight(430);
-        scroll.setMinWidth(690);
+        scroll.setMinWidth(TextSize.scaled(690));
         getChildren().addAll(heading, seen(), scroll);
         crop.ppi()
                 .ifPresent(ppi -> getChildren()

@@ -19,15 +19,16 @@ import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Subscriptions;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 
 /** The crops of the run as they will look, all at one height. A click goes to the photo. */
 final class ProofStrip {
-    private static final double HEIGHT = 62;
+    private static final double HEIGHT = TextSize.scaled(62);
     /** What the frame adds to the picture's width. */
     private static final double FRAME = 8;
 
-    private static final double WIDEST = 190;
+    private static final double WIDEST = TextSize.scaled(190);
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
     private final ShootSession session;

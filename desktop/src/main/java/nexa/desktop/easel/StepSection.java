@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -26,6 +25,7 @@ import nexa.core.shoot.Shoot;
 import nexa.desktop.series.StepWords;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 
 /** The desk's part for the crop's place in the set: whom it leads or follows, and carrying it across. */
@@ -48,7 +48,10 @@ final class StepSection {
     private final Label more = Parts.label("", "small", "quiet");
     private final Button carry;
     private final MenuButton menu = new MenuButton(Words.get("level.more"));
-    private final VBox node;
+    private static final double WIDTH = 190;
+
+    private final DeskPart part = new DeskPart("desk.step");
+    private final HBox row;
 
     StepSection(Doors doors) {
         this.doors = doors;
@@ -63,16 +66,16 @@ final class StepSection {
         more.setWrapText(true);
         more.setMinHeight(32);
         more.setAlignment(Pos.TOP_LEFT);
-        HBox row = new HBox(4, carry, menu);
+        row = new HBox(4, carry, menu);
         row.setAlignment(Pos.CENTER_LEFT);
-        node = new VBox(3, Parts.label(Words.get("desk.step"), "section-title"), what, more, row);
+        VBox node = new VBox(3, part.head(), what, more, row);
         node.getStyleClass().add("desk-section");
-        node.setMinWidth(0);
         node.setPrefWidth(0);
+        part.with(node, TextSize.scaled(WIDTH));
     }
 
-    Node node() {
-        return node;
+    DeskPart part() {
+        return part;
     }
 
     void show(Shoot shoot, PhotoCrop crop, Optional<Step> step) {
@@ -109,7 +112,7 @@ final class StepSection {
             }
         }
         menu.getItems().setAll(items);
-        node.setDisable(false);
+        row.setDisable(false);
     }
 
     private static long followers(Shoot shoot, Format format, Photo lead) {
@@ -128,6 +131,6 @@ final class StepSection {
     void clear() {
         what.setText("");
         more.setText("");
-        node.setDisable(true);
+        row.setDisable(true);
     }
 }

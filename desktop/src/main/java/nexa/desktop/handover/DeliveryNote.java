@@ -29,6 +29,7 @@ import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatWords;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryPlan;
 
@@ -54,9 +55,11 @@ final class DeliveryNote {
         this.setGoes = setGoes;
         this.change = change;
         node.getStyleClass().add("note");
-        double[] widths = {72, 170, 190, 52, 48, 60, 150, 70};
+        double[] narrowest = {66, 126, 132, 46, 44, 64, 124, 62};
+        double[] widths = {72, 170, 190, 52, 48, 64, 150, 70};
         for (int i = 0; i < COLUMNS; i++) {
-            ColumnConstraints column = new ColumnConstraints(Math.min(widths[i], 52), widths[i], Double.MAX_VALUE);
+            ColumnConstraints column =
+                    new ColumnConstraints(TextSize.scaled(narrowest[i]), TextSize.scaled(widths[i]), Double.MAX_VALUE);
             column.setHgrow(i == 1 || i == 2 || i == 6 ? Priority.ALWAYS : Priority.NEVER);
             node.getColumnConstraints().add(column);
         }
@@ -106,16 +109,16 @@ final class DeliveryNote {
         open.setId("change-" + format.id());
         Parts.explain(open, Words.get("note.change.tip", format.name()));
         open.setOnAction(event -> change.accept(format.id()));
-        VBox name =
-                new VBox(1, open, Parts.label(FormatWords.shape(format) + FormatWords.turn(format), "small", "quiet"));
+        open.setWrapText(true);
+        open.setAlignment(Pos.CENTER_LEFT);
+        VBox name = new VBox(1, open, wrapped(FormatWords.shape(format) + FormatWords.turn(format), "small", "quiet"));
         VBox size = new VBox(
-                1,
-                Parts.label(FormatWords.size(format), "note-size"),
-                Parts.label(fileWords(format, files), "small", "quiet"));
+                1, wrapped(FormatWords.size(format), "note-size"), wrapped(fileWords(format, files), "small", "quiet"));
         name.setAlignment(Pos.CENTER_LEFT);
         size.setAlignment(Pos.CENTER_LEFT);
         ToggleButton goes = Parts.toggle("note." + format.going().name().toLowerCase(Locale.ROOT), "flat", "note-goes");
         goes.setId("goes-" + format.id());
+        goes.setMinWidth(Region.USE_PREF_SIZE);
         goes.setSelected(format.goes());
         goes.setOnAction(event -> setGoes.accept(format.id(), !format.goes()));
         List<Node> cells = new ArrayList<>(List.of(place, name, size));
@@ -132,6 +135,12 @@ final class DeliveryNote {
             cell.setOpacity(format.goes() || isToggle ? 1 : 0.55);
             node.add(cell, i, row);
         }
+    }
+
+    private static Label wrapped(String words, String... styles) {
+        Label label = Parts.label(words, styles);
+        label.setWrapText(true);
+        return label;
     }
 
     private static Node cell(Node content) {

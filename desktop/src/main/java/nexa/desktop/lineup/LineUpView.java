@@ -46,6 +46,7 @@ import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatChooser;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.SplitRow;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
 import nexa.store.Preferences;
@@ -140,7 +141,7 @@ public final class LineUpView extends View {
         tellStanding();
     }
 
-    private HBox tools() {
+    private SplitRow tools() {
         wide.setOnAction(event -> lane(Orientation.WIDE));
         tall.setOnAction(event -> lane(Orientation.TALL));
         furthest.setSelected(true);
@@ -154,20 +155,17 @@ public final class LineUpView extends View {
             refreshCells();
         });
         Label held = Parts.label(Words.get("lineup.flick"), "quiet");
-        HBox tools = new HBox(
+        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), wide, tall, furthest);
+        HBox how = new HBox(
                 8,
-                Parts.label(Words.get("sheet.format"), "quiet"),
-                formats.node(),
-                wide,
-                tall,
-                furthest,
-                Parts.spacer(),
                 Parts.label(Words.get("lineup.guide"), "quiet"),
                 guide,
                 held,
                 Parts.label(Words.get("lineup.space"), "key-cap"));
+        what.setAlignment(Pos.CENTER_LEFT);
+        how.setAlignment(Pos.CENTER_LEFT);
+        SplitRow tools = new SplitRow(what, how);
         tools.getStyleClass().add("tools");
-        tools.setAlignment(Pos.CENTER_LEFT);
         return tools;
     }
 

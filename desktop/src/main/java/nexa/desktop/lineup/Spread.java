@@ -14,12 +14,13 @@ import nexa.core.format.Format;
 import nexa.core.series.Step;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
+import nexa.desktop.shell.TextSize;
 import nexa.desktop.shell.Words;
 
 /** The spread of the set, a dot a photo on three lines, with the tolerance as a band behind. */
 final class Spread extends Pane {
-    private static final double ROW = 23;
-    private static final double LABEL = 112;
+    private static final double ROW = TextSize.scaled(23);
+    private static final double LABEL = TextSize.scaled(112);
     private static final double WIDTH = 190;
     /** How many tolerances a line reaches to either side. */
     private static final double REACH = 3.5;

@@ -35,6 +35,9 @@ final class Print extends VBox {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final double NOTCH = 15;
+    /** The most that the words below a print take of its width. */
+    private static final double WORDS = 0.55;
+
     private static final PseudoClass OUT = PseudoClass.getPseudoClass("out");
 
     /** What is done with a print. */
@@ -77,7 +80,6 @@ final class Print extends VBox {
         picture.getStyleClass().add("print-picture");
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
-        word.setMinWidth(Label.USE_PREF_SIZE);
         HBox caption = new HBox(6, name, word);
         caption.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(picture, caption);
@@ -163,6 +165,13 @@ final class Print extends VBox {
             seenMode = mode;
         }
         marks.setVisible(mode == SheetMode.WITH_CROP);
+    }
+
+    /** The words have the room they need, but leave the name enough to tell it by. */
+    @Override
+    protected void layoutChildren() {
+        word.setMinWidth(Math.min(word.prefWidth(-1), getWidth() * WORDS));
+        super.layoutChildren();
     }
 
     private static String words(PhotoCrop crop) {

@@ -13,6 +13,7 @@ import nexa.core.shoot.Shoot;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatChooser;
 import nexa.desktop.shell.Parts;
+import nexa.desktop.shell.SplitRow;
 import nexa.desktop.shell.Words;
 
 /** Above the sheet: which format's crops are shown, and how many prints go across. */
@@ -20,7 +21,7 @@ final class SheetTools {
     private static final int FEWEST = 3;
     private static final int MOST = 12;
 
-    private final HBox node = new HBox(8);
+    private final SplitRow node;
     private final FormatChooser formats;
     private final Label count = Parts.label("", "number");
     private final Button fewer;
@@ -34,8 +35,6 @@ final class SheetTools {
     SheetTools(ShootSession session, Runnable acrossChanged, Runnable modeChanged) {
         this.formats = new FormatChooser(session);
         this.acrossChanged = acrossChanged;
-        node.getStyleClass().add("tools");
-        node.setAlignment(Pos.CENTER_LEFT);
         fewer = Parts.button("sheet.fewer", () -> setAcross(across - 1), "flat");
         more = Parts.button("sheet.more", () -> setAcross(across + 1), "flat");
         HBox stepper = new HBox(fewer, count, more);
@@ -71,18 +70,19 @@ final class SheetTools {
         order.setAccessibleText(Words.get("sheet.order"));
         order.setOnAction(event ->
                 session.reorder(Shoot.Order.values()[order.getSelectionModel().getSelectedIndex()]));
-        node.getChildren()
-                .addAll(
-                        Parts.label(Words.get("sheet.format"), "quiet"),
-                        formats.node(),
-                        modes,
-                        Parts.spacer(),
-                        Parts.label(Words.get("sheet.show"), "quiet"),
-                        filter,
-                        Parts.label(Words.get("sheet.order"), "quiet"),
-                        order,
-                        Parts.label(Words.get("sheet.across"), "quiet"),
-                        stepper);
+        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), modes);
+        HBox how = new HBox(
+                8,
+                Parts.label(Words.get("sheet.show"), "quiet"),
+                filter,
+                Parts.label(Words.get("sheet.order"), "quiet"),
+                order,
+                Parts.label(Words.get("sheet.across"), "quiet"),
+                stepper);
+        what.setAlignment(Pos.CENTER_LEFT);
+        how.setAlignment(Pos.CENTER_LEFT);
+        node = new SplitRow(what, how);
+        node.getStyleClass().add("tools");
         count.setText(String.valueOf(across));
     }
 

@@ -4,7 +4,9 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -41,12 +43,18 @@ final class KeysPage extends StackPane {
         page.getStyleClass().add("keys-page");
         page.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         ((Label) page.getChildren().get(2)).setWrapText(true);
-        getChildren().add(page);
+        ScrollPane scroll = new ScrollPane(new StackPane(page));
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setFocusTraversable(false);
+        getChildren().add(scroll);
         setFocusTraversable(true);
         setAccessibleText(Words.get("keys.title"));
         setOnMouseClicked(event -> close.run());
-        setOnKeyPressed(event -> {
-            if (event.getCode() != KeyCode.SHIFT && event.getCode() != KeyCode.CONTROL) {
+        // A filter: where there is not room for all, the keys that scroll are the pane's.
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            boolean isPart = event.getCode() == KeyCode.SHIFT || event.getCode() == KeyCode.CONTROL;
+            if (!isPart && !event.getCode().isNavigationKey()) {
                 close.run();
                 event.consume();
             }

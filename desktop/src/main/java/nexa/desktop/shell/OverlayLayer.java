@@ -2,6 +2,7 @@ package nexa.desktop.shell;
 
 import java.util.Optional;
 import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
@@ -21,7 +22,13 @@ final class OverlayLayer implements Overlays {
     public void show(Region panel) {
         close();
         focusBefore = Optional.ofNullable(window.getScene().getFocusOwner());
-        StackPane place = new StackPane(panel);
+        // The pane takes account of the panel's own least size, which a scroll pane does not.
+        ScrollPane scroll = new ScrollPane(new StackPane(panel));
+        scroll.getStyleClass().add("panel-scroll");
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        StackPane place = new StackPane(scroll);
         place.getStyleClass().add("panel-veil");
         panel.getStyleClass().add("panel");
         panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -40,6 +47,8 @@ final class OverlayLayer implements Overlays {
         veil = Optional.of(place);
         window.getChildren().add(place);
         panel.setFocusTraversable(true);
+        // Only then is the panel in the window, and can have the focus.
+        place.applyCss();
         panel.requestFocus();
     }
 

@@ -16,7 +16,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.SVGPath;
+import javafx.scene.text.Text;
 import javafx.util.Duration;
+import org.kordamp.ikonli.feather.Feather;
 
 /** The small parts that views are built of, looking the same everywhere. */
 public final class Parts {
@@ -102,6 +104,13 @@ public final class Parts {
         Region spacer = new Region();
         HBox.setHgrow(spacer, Priority.ALWAYS);
         return spacer;
+    }
+
+    /** An icon of the icon library. */
+    public static Node icon(Feather icon) {
+        Text text = new Text(String.valueOf((char) icon.getCode()));
+        text.getStyleClass().add("icon");
+        return text;
     }
 
     /** A tick, drawn: not every typeface has one. */

@@ -8,11 +8,12 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
@@ -20,7 +21,7 @@ import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.ShootSession;
 
 /** The top bar: the shoot's name, the views as stops on a line, undo and redo, the keys. */
-final class TopBar extends StackPane {
+final class TopBar extends Pane {
     /** What the bar can ask for. */
     interface Doors {
         void go(String view);
@@ -37,6 +38,11 @@ final class TopBar extends StackPane {
         void deliveries();
     }
 
+    private static final double GAP = 14;
+
+    private final HBox left;
+    private final HBox right;
+    private final HBox line;
     private final Button undo;
     private final Button redo;
     private final ToggleGroup stops = new ToggleGroup();
@@ -50,16 +56,34 @@ final class TopBar extends StackPane {
         undo = Parts.button("top.undo", doors::undo, "flat");
         redo = Parts.button("top.redo", doors::redo, "flat");
         Button keys = Parts.button("top.keys", doors::keys);
-        HBox left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
+        left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
         left.setAlignment(Pos.CENTER_LEFT);
-        HBox right = new HBox(6, new DeliveryTag(deliveries, doors::deliveries), undo, redo, keys);
+        right = new HBox(6, new DeliveryTag(deliveries, doors::deliveries), undo, redo, keys);
         right.setAlignment(Pos.CENTER_RIGHT);
-        HBox sides = new HBox(left, Parts.spacer(), right);
-        sides.setAlignment(Pos.CENTER);
-        HBox line = line(views, doors::go);
-        getChildren().addAll(sides, line);
+        title.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        title.setMinWidth(0);
+        left.setMinWidth(0);
+        right.setMinWidth(Region.USE_PREF_SIZE);
+        line = line(views, doors::go);
+        line.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(left, right, line);
         session.historyProperty().addListener((observed, before, now) -> show(now));
         show(session.historyProperty().get());
+    }
+
+    /** The views in the middle, as long as the other parts leave it; the shoot's name has what is left. */
+    @Override
+    protected void layoutChildren() {
+        double from = snappedLeftInset();
+        double to = getWidth() - snappedRightInset();
+        double height = getHeight();
+        double rightWidth = right.prefWidth(-1);
+        right.resizeRelocate(to - rightWidth, 0, rightWidth, height);
+        double lineWidth = line.prefWidth(-1);
+        double latest = to - rightWidth - GAP - lineWidth;
+        double x = Math.max(from, Math.min((getWidth() - lineWidth) / 2, latest));
+        line.resizeRelocate(Math.round(x), 0, lineWidth, height);
+        left.resizeRelocate(from, 0, Math.max(0, Math.min(left.prefWidth(-1), x - GAP - from)), height);
     }
 
     private HBox line(List<String> views, Consumer<String> go) {

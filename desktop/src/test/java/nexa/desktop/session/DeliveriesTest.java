@@ -91,6 +91,21 @@ class DeliveriesTest {
     }
 
     @Test
+    void aFaultEndsADeliveryWithWordsAndTheNextOneCanBegin() throws Exception {
+        RunningDelivery faulty = on(() -> new RunningDelivery("Firing", folder, out, DeliveryTerms.USUAL, 0, read -> {
+            throw new IllegalStateException("a fault");
+        }));
+        await(() -> !faulty.isRunning());
+        assertThat(on(() -> faulty.outcomeProperty().get().orElseThrow().problem()))
+                .hasValue("a fault");
+        try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {
+            RunningDelivery next = begin(fixture, Optional.empty());
+            await(() -> !next.isRunning());
+            assertThat(files()).hasSize(6);
+        }
+    }
+
+    @Test
     void whatCannotBeginSaysWhyAndCanBeBegunAgain() throws Exception {
         Files.writeString(out, "a file");
         try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {

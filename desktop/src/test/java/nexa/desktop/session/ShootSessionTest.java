@@ -1,5 +1,6 @@
 package nexa.desktop.session;
 
+import static nexa.desktop.session.SessionFixture.await;
 import static nexa.desktop.session.SessionFixture.on;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Formats;
 import nexa.core.shoot.Edit;
@@ -136,6 +138,76 @@ class ShootSessionTest {
     }
 
     @Test
+    void fromAPhotoThatCannotBeReadItGoesToTheNextOneThatCan() throws Exception {
+        on(session::close).get();
+        Files.writeString(folder.resolve("w2.png"), "no photo");
+        Files.writeString(folder.resolve("w3.png"), "no photo");
+        fixture = SessionFixture.open(folder, temporary.resolve("data"));
+        session = fixture.session();
+        run(() -> session.reorder(Shoot.Order.NAME));
+        await(() -> session.shoot().order() == Shoot.Order.NAME);
+        run(() -> session.goTo(Optional.of("w2.png")));
+        run(() -> session.step(1));
+        assertThat(session.photoProperty().get()).hasValue("w4.png");
+        run(() -> session.goTo(Optional.of("w3.png")));
+        run(() -> session.step(-1));
+        assertThat(session.photoProperty().get()).hasValue("w1.png");
+    }
+
+    @Test
+    void aChangeOverManyPhotosIsOneEditAndWhatIsDoneMeanwhileComesAfterIt() throws Exception {
+        Set<String> all = Set.of("w1.png", "w2.png", "w3.png", "w4.png", "t1.png", "t2.png");
+        on(() -> {
+            session.editMany(
+                    Edit.Kind.MARK,
+                    session.formatProperty().get(),
+                    shoot -> shoot.withEach(all, photo -> photo.withMark(Mark.SELECT)));
+            session.edit(
+                    Edit.Kind.MARK,
+                    shoot -> shoot.with("w1.png", photo -> {
+                        assertThat(photo.mark()).isEqualTo(Mark.SELECT);
+                        return photo.withMark(Mark.OUT);
+                    }));
+            return null;
+        });
+        await(() -> session.historyProperty().get().edits().size() == 2);
+        assertThat(session.shoot().photo("w1.png").mark()).isEqualTo(Mark.OUT);
+        run(session::undo);
+        run(session::undo);
+        assertThat(session.shoot().photos()).allMatch(photo -> photo.mark() == Mark.OPEN);
+    }
+
+    @Test
+    void whatIsStillBeingWorkedOutWhenTheShootIsPutAwayIsKept() throws Exception {
+        on(() -> {
+                    session.editMany(
+                            Edit.Kind.MARK,
+                            session.formatProperty().get(),
+                            shoot -> shoot.withEach(Set.of("w1.png", "w2.png"), photo -> photo.withMark(Mark.OUT)));
+                    return session.close();
+                })
+                .get();
+        fixture = SessionFixture.open(folder, temporary.resolve("data"));
+        session = fixture.session();
+        assertThat(session.shoot().photo("w2.png").mark()).isEqualTo(Mark.OUT);
+    }
+
+    @Test
+    void theFormatsOfANewShootWaitUntilSomethingIsDoneAndUndoingThatLetsThemWaitAgain() throws Exception {
+        String format = session.formatProperty().get();
+        assertThat(session.shoot().formats()).allMatch(one -> one.going() == Going.WAITS);
+        run(() -> session.edit(
+                Edit.Kind.DONE,
+                shoot -> shoot.with(
+                        "w1.png",
+                        photo -> photo.withEntry(format, photo.entry(format).withDone(true)))));
+        assertThat(session.shoot().formats().stream().filter(Format::goes).map(Format::id))
+                .containsExactly(format);
+        run(session::undo);
+        assertThat(session.shoot().formats()).allMatch(one -> one.going() == Going.WAITS);
+    }
+
+    @Test
     void onlyThePhotosOpenedAreShownWhileTheOthersStayInTheShoot() throws Exception {
         run(() -> session.showOnly(Set.of("w1.png", "t2.png")));
         assertThat(session.photos()).extracting(Photo::file).containsExactlyInAnyOrder("w1.png", "t2.png");
@@ -146,6 +218,7 @@ class ShootSessionTest {
     void theOrderIsKeptButIsNothingToUndo() throws Exception {
         assertThat(session.shoot().order()).isEqualTo(Shoot.Order.TIME);
         run(() -> session.reorder(Shoot.Order.NAME));
+        await(() -> session.shoot().order() == Shoot.Order.NAME);
         assertThat(session.historyProperty().get().undoable()).isEmpty();
         on(session::close).get();
         fixture = SessionFixture.open(folder, temporary.resolve("data"));

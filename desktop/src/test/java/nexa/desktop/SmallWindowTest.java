@@ -1,0 +1,108 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Window;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** In the smallest window everything can be read and reached, and a long name tears nothing apart. */
+class SmallWindowTest extends WindowTest {
+    private static final String LONG = "a-photo-with-a-name-of-its-own-".repeat(4) + "end";
+    private static final double WIDTH = 1024;
+    private static final double HEIGHT = 640;
+
+    @BeforeEach
+    void openInASmallWindow() throws Exception {
+        Path folder = sampleOf("fern-0147.jpg", "fern-0139.jpg", "fern-0160.jpg");
+        Files.copy(folder.resolve("fern-0139.jpg"), folder.resolve(LONG + ".jpg"));
+        interact(() -> {
+            Window window = lookup(".shell").query().getScene().getWindow();
+            window.setWidth(WIDTH);
+            window.setHeight(HEIGHT);
+        });
+        open(folder);
+    }
+
+    @Test
+    void nothingIsCutOffOnAnyViewAndThePartsOfTheDeskAreAllWithinReach() {
+        awaitStill("#print-fern-0147");
+        assertNothingIsCutOff();
+        goToEasel("fern-0147.jpg");
+        assertNothingIsCutOff();
+        for (String heading : List.of("#desk-crop", "#desk-step", "#desk-guide")) {
+            clickOn(lookup(heading).match(WindowTest::isShown).<Node>query());
+            awaitStill();
+            assertNothingIsCutOff();
+        }
+        clickOn(lookup("#desk-step").match(WindowTest::isShown).<Node>query());
+        clickOn("#carry");
+        awaitStill("#carry-do");
+        assertNothingIsCutOff();
+        push(KeyCode.ESCAPE);
+        push(KeyCode.F7);
+        awaitStill("#lineup-fern-0147");
+        assertNothingIsCutOff();
+        push(KeyCode.F8);
+        awaitStill("#deliver");
+        assertNothingIsCutOff();
+    }
+
+    @Test
+    void aLongNameTakesNoMoreRoomThanItsPicture() {
+        goToEasel(LONG + ".jpg");
+        Labeled name = lookup(".proof-caption .label")
+                .match(node -> node instanceof Labeled label && label.getText().equals(LONG) && isShown(node))
+                .query();
+        double picture = name.getParent()
+                .getParent()
+                .lookup(".proof-frame")
+                .getBoundsInParent()
+                .getWidth();
+        assertThat(name.getWidth()).isLessThanOrEqualTo(picture);
+        assertThat(name.getTooltip().getText()).isEqualTo(LONG + ".jpg");
+    }
+
+    /** Every word is whole and inside the window, but for names of photos and files, and what a list scrolls to. */
+    private void assertNothingIsCutOff() {
+        interact(() -> {
+            for (Labeled label :
+                    lookup(node -> node instanceof Labeled && isShown(node)).<Labeled>queryAll()) {
+                boolean mayBeCut = label.getTextOverrun() == OverrunStyle.CENTER_ELLIPSIS
+                        || label.getText() == null
+                        || label.getText().isEmpty()
+                        || label.getText().contains("/")
+                        || isScrolled(label);
+                Text drawn = (Text) label.lookup(".text");
+                if (!mayBeCut && drawn != null && label.getScene() != null) {
+                    assertThat(drawn.getText()).as(label.toString()).isEqualTo(label.getText());
+                    Bounds place = label.localToScene(label.getBoundsInLocal());
+                    assertThat(place.getMaxX()).as(label.toString()).isLessThanOrEqualTo(WIDTH + 0.5);
+                    assertThat(place.getMaxY()).as(label.toString()).isLessThanOrEqualTo(HEIGHT + 0.5);
+                }
+            }
+        });
+    }
+
+    private static boolean isScrolled(Node node) {
+        for (Node part = node; part != null; part = part.getParent()) {
+            boolean isScrolling = part instanceof ScrollPane pane
+                            && pane.getContent().getBoundsInLocal().getHeight() > pane.getHeight()
+                    || part.getStyleClass().contains("virtual-flow");
+            if (isScrolling) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
