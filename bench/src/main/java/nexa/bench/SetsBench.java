@@ -95,7 +95,8 @@ public final class SetsBench {
             session.format()
                     .leads()
                     .values()
-                    .forEach(lead -> session.edit(Edit.Kind.LEAD, shoot -> Leads.takeAway(shoot, lead, format)));
+                    .forEach(lead ->
+                            session.editMany(Edit.Kind.LEAD, format, shoot -> Leads.takeAway(shoot, lead, format)));
         }
 
         private Node find(String query) {

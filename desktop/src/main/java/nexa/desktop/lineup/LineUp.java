@@ -2,7 +2,9 @@ package nexa.desktop.lineup;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
@@ -14,12 +16,24 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
 
-/**
- * The crops lined up, with how near each is to its lead.
- *
- * @param entries furthest out of step first, or in the shoot's order
- */
-record LineUp(List<Entry> entries) {
+/** The crops lined up, furthest out of step first or in the shoot's order, with how near each is to its lead. */
+final class LineUp {
+    static final LineUp EMPTY = new LineUp(List.of());
+
+    private final List<Entry> entries;
+    private final List<String> files;
+    private final List<Entry> out;
+    private final Map<String, Integer> places = new HashMap<>();
+
+    private LineUp(List<Entry> entries) {
+        this.entries = List.copyOf(entries);
+        this.files = entries.stream().map(Entry::file).toList();
+        this.out = entries.stream().filter(Entry::isOut).toList();
+        for (int i = 0; i < files.size(); i++) {
+            places.put(files.get(i), i);
+        }
+    }
+
     /** One crop. Only followers can be out of step: an own crop follows nobody on purpose. */
     record Entry(PhotoCrop crop, Optional<Step> step) {
         String file() {
@@ -51,22 +65,29 @@ record LineUp(List<Entry> entries) {
         if (furthestFirst) {
             entries.sort(Comparator.comparingDouble(Entry::distance).reversed());
         }
-        return new LineUp(List.copyOf(entries));
+        return new LineUp(entries);
     }
 
     static Entry entry(Crops crops, Photo photo, Format format) {
         return new Entry(crops.of(photo, format), Step.of(crops, photo, format));
     }
 
+    /** The files in this order. */
     List<String> files() {
-        return entries.stream().map(Entry::file).toList();
+        return files;
+    }
+
+    /** In this order. */
+    List<Entry> entries() {
+        return entries;
     }
 
     Optional<Entry> find(String file) {
-        return entries.stream().filter(entry -> entry.file().equals(file)).findFirst();
+        return Optional.ofNullable(places.get(file)).map(entries::get);
     }
 
+    /** Those out of step, in this order. */
     List<Entry> out() {
-        return entries.stream().filter(Entry::isOut).toList();
+        return out;
     }
 }

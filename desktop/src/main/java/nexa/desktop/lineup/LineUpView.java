@@ -88,7 +88,7 @@ public final class LineUpView extends View {
     private final PauseTransition pause = new PauseTransition(PAUSE);
     private final DraftClock clock;
     private Orientation orientation = Orientation.WIDE;
-    private LineUp lineUp = new LineUp(List.of());
+    private LineUp lineUp = LineUp.EMPTY;
     private final Latest<LineUp> liningUp = new Latest<>(this::show);
     private Optional<Draft> draft = Optional.empty();
     /** The shoot as the draft has it, and its crops; kept while neither changes. */
