@@ -29,17 +29,24 @@ import nexa.store.UserData;
 public final class NexaApplication extends Application {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    /** Down to this everything can be reached and read. */
+    /** Down to this everything can be reached and read; with large text, from a common laptop's screen on. */
     private static final double NARROWEST = 1024;
 
     private static final double LOWEST = 640;
+    private static final double LOW = 720;
 
+    private final UserData userData = UserData.ofThisUser();
     private Shell shell;
+
+    /** Off the JavaFX thread, which is not to read files. */
+    @Override
+    public void init() {
+        Typeface.load(userData);
+    }
 
     @Override
     public void start(Stage stage) {
         Parameters given = getParameters();
-        UserData userData = UserData.ofThisUser();
         Optional<SampleShoot> sample = Optional.ofNullable(given.getNamed().get("sample"))
                 .map(photos -> new SampleShoot(Path.of(photos), userData));
         shell = open(
@@ -87,8 +94,8 @@ public final class NexaApplication extends Application {
         scene.getStylesheets().add(TextSize.styled(styleSheet()));
         stage.setScene(scene);
         stage.setTitle("Nexa");
-        stage.setMinWidth(NARROWEST);
-        stage.setMinHeight(LOWEST);
+        stage.setMinWidth(Math.min(WIDTH, TextSize.scaled(NARROWEST)));
+        stage.setMinHeight(Math.min(LOW, TextSize.scaled(LOWEST)));
         return shell;
     }
 

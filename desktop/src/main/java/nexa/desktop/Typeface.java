@@ -16,10 +16,16 @@ import org.kordamp.ikonli.feather.FeatherIkonHandler;
 final class Typeface {
     private static final double ANY_SIZE = 13;
 
+    private static UserData loadedFrom;
+
     private Typeface() {}
 
-    /** Makes the typefaces known, for every style sheet from now on. */
-    static void load(UserData userData) {
+    /** Makes the typefaces known, for every style sheet from now on; once is enough. On any thread. */
+    static synchronized void load(UserData userData) {
+        if (userData.equals(loadedFrom)) {
+            return;
+        }
+        loadedFrom = userData;
         load(userData, Typeface.class.getResource("fonts/HankenGrotesk-Regular.ttf"));
         load(userData, Typeface.class.getResource("fonts/HankenGrotesk-SemiBold.ttf"));
         load(userData, new FeatherIkonHandler().getFontResource());

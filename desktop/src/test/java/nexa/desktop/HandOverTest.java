@@ -86,7 +86,11 @@ class HandOverTest extends WindowTest {
         interact(() -> assertThat(shell.mayClose()).isTrue());
         assertThat(delivered(folder)).hasSize(70);
         waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 70 files delivered in [\\d.]+ s.*")));
+        push(KeyCode.ESCAPE);
+        waitFor(() -> lookup("#delivery-detail").tryQuery().isEmpty());
+        awaitStill("#delivered-open");
         clickOn("#delivered-open");
+        waitFor(() -> !openedOutside.isEmpty());
         assertThat(openedOutside).hasSize(1).allMatch(opened -> opened.endsWith("delivery"));
         assertThat(lookup("#delivery-tag").tryQuery().map(WindowTest::isShown)).hasValue(false);
     }

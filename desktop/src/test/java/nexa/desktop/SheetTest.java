@@ -2,6 +2,7 @@ package nexa.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -91,6 +92,17 @@ class SheetTest extends WindowTest {
         clickOn("#chosen-more").clickOn("Follow again");
         waitFor(() -> crop("fern-0141.jpg").state() == PhotoCrop.State.FOLLOW);
         assertThat(crop("fern-0144.jpg").state()).isEqualTo(PhotoCrop.State.FOLLOW);
+    }
+
+    @Test
+    void openedAtAPhotoTheSheetShowsWhereItLies() {
+        Path photo = session().path().resolve("fern-0172.jpg");
+        interact(() -> shell.open(List.of(photo)));
+        waitFor(() -> shell.session().isPresent() && current().equals("fern-0172.jpg"));
+        awaitPicture();
+        push(KeyCode.F5);
+        awaitStill("#print-fern-0172");
+        assertThat(prints()).contains("print-fern-0172");
     }
 
     @Test

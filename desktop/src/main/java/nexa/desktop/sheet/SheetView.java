@@ -217,12 +217,17 @@ public final class SheetView extends View {
         if (same == rows.size() && same == fresh.size()) {
             return;
         }
+        boolean isFirst = rows.isEmpty();
         Optional<String> top = fileAtTop();
         if (same < rows.size()) {
             rows.subList(same, rows.size()).clear();
         }
         rows.addAll(fresh.subList(same, fresh.size()));
-        sheet.showAsFirst(top.map(this::rowOf).filter(row -> row > 0).orElse(0));
+        if (isFirst) {
+            showCurrent();
+        } else {
+            sheet.showAsFirst(top.map(this::rowOf).filter(row -> row > 0).orElse(0));
+        }
     }
 
     /** The first file of the row at the top, unless that is the very first row. */

@@ -69,7 +69,7 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     /** A library whose requests an executor runs; it must take them in its own order. */
-    PictureLibrary(Path folder, Executor workers, AutoCloseable stop, long bytes) {
+    public PictureLibrary(Path folder, Executor workers, AutoCloseable stop, long bytes) {
         this.folder = folder;
         this.workers = workers;
         this.stop = stop;
