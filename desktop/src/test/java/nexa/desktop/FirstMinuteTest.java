@@ -8,7 +8,9 @@ import java.nio.file.Path;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.format.Format;
+import nexa.store.Preferences;
 import nexa.store.ShootFolder;
+import nexa.store.UserData;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -61,5 +63,13 @@ class FirstMinuteTest extends WindowTest {
         waitFor(() -> session().shoot().format("post").goes());
         assertThat(session().shoot().formats().stream().filter(Format::goes).map(Format::id))
                 .containsExactly("post", "square");
+
+        push(KeyCode.M);
+        interact(() -> shell.close());
+        try (Preferences kept = Preferences.load(new UserData(temporary))) {
+            assertThat(kept.get("mat"))
+                    .as("what was preferred last is written before the program ends")
+                    .isPresent();
+        }
     }
 }
