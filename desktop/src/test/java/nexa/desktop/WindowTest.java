@@ -82,8 +82,7 @@ abstract class WindowTest extends ApplicationTest {
         interact(() -> shell.open(List.of(folder)));
         waitFor(() -> shell.session().isPresent()
                 && shell.session().get().shoot().photos().stream()
-                        .allMatch(photo -> session().isReady(photo)
-                                || session().readingProperty().get().problems().containsKey(photo.file())));
+                        .allMatch(session().readingProperty().get()::has));
     }
 
     @AfterEach

@@ -64,6 +64,8 @@ public final class ShootSession {
     private Runnable refused = () -> {};
     /** Whether what was read tells photos apart that their document does not tell apart yet. */
     private boolean unsavedIdentities;
+    /** Whether another photo than the first was gone to. */
+    private boolean hasMoved;
     /** The photos of a gesture that goes on, of which something was recorded. */
     private Set<String> drafted = Set.of();
 
@@ -89,6 +91,7 @@ public final class ShootSession {
         reading.addListener((observed, before, now) -> count());
         format.addListener((observed, before, now) -> count());
         goTo(folder.shoot().photos().stream().map(Photo::file).findFirst());
+        photo.addListener((observed, before, now) -> hasMoved = true);
         watch = new FolderWatch(
                 folder.path(),
                 folder.shoot().photos().stream().map(Photo::file).collect(Collectors.toSet()),
@@ -358,6 +361,11 @@ public final class ShootSession {
     /** The format worked in. */
     public Format format() {
         return shoot.get().format(format.get());
+    }
+
+    /** Whether another photo has been gone to since the shoot was opened. */
+    public boolean hasMoved() {
+        return hasMoved;
     }
 
     /** Works on a photo from now on. */

@@ -217,7 +217,7 @@ public final class SheetView extends View {
         if (same == rows.size() && same == fresh.size()) {
             return;
         }
-        boolean isFirst = rows.isEmpty();
+        boolean isFirst = rows.isEmpty() && session.hasMoved();
         Optional<String> top = fileAtTop();
         if (same < rows.size()) {
             rows.subList(same, rows.size()).clear();

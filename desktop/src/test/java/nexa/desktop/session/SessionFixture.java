@@ -42,8 +42,9 @@ public final class SessionFixture implements AutoCloseable {
     public static SessionFixture open(Path folder, Path data) throws Exception {
         SessionFixture fixture = begin(folder, data);
         ShootSession session = fixture.session;
+        // What a document says of sizes makes photos ready before they are read, and what is read takes its turn.
         await(() -> session.shoot().photos().stream()
-                .allMatch(photo -> session.isReady(photo) || session.hasProblem(photo)));
+                .allMatch(session.readingProperty().get()::has));
         return fixture;
     }
 
