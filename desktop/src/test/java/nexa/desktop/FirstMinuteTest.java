@@ -64,6 +64,9 @@ class FirstMinuteTest extends WindowTest {
         assertThat(session().shoot().formats().stream().filter(Format::goes).map(Format::id))
                 .containsExactly("post", "square");
 
+        waitFor(() -> words().contains("1 of 2 done"));
+        push(KeyCode.DIGIT3);
+        waitFor(() -> words().contains("0 of 2 done"));
         push(KeyCode.M);
         interact(() -> shell.close());
         try (Preferences kept = Preferences.load(new UserData(temporary))) {

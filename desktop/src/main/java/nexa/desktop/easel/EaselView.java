@@ -149,6 +149,7 @@ public final class EaselView extends View {
     private void listen() {
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.standingProperty(), this::tellStanding);
+        subscriptions.listen(session.formatProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refreshAnew);
         subscriptions.listen(session.formatProperty(), this::refreshAnew);
