@@ -43,7 +43,7 @@ public final class SetsBench {
     /** The application that is measured. */
     public static final class Bench extends Application {
         private final Deque<Runnable> script = new ArrayDeque<>();
-        private final Robot[] robot = new Robot[1];
+        private Robot robot;
         private Path folder;
         private Shell shell;
         private Stage stage;
@@ -57,7 +57,7 @@ public final class SetsBench {
         @Override
         public void start(Stage given) {
             stage = given;
-            robot[0] = new Robot();
+            robot = new Robot();
             shell = NexaApplication.open(stage, new UserData(folder.resolve("data")), Optional.empty(), outside -> {});
             stage.setX(0);
             stage.setY(0);
@@ -108,10 +108,10 @@ public final class SetsBench {
                     name,
                     () -> {
                         for (KeyCode key : keys) {
-                            robot[0].keyPress(key);
+                            robot.keyPress(key);
                         }
                         for (int i = keys.length - 1; i >= 0; i--) {
-                            robot[0].keyRelease(keys[i]);
+                            robot.keyRelease(keys[i]);
                         }
                     },
                     () -> true);

@@ -55,6 +55,7 @@ public final class ShootSession {
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = new Latest<>(standing::set);
+    private final Latest<Map<String, String>> seeking = new Latest<>(renamed::set);
     private final Turns turns = new Turns();
     private final FolderWatch watch;
     private final List<FactsReader> readers = new ArrayList<>();
@@ -222,11 +223,11 @@ public final class ShootSession {
         Shoot now = shoot.get();
         Set<String> missing = missing();
         if (missing.isEmpty()) {
+            seeking.forget();
             renamed.set(Map.of());
-            return;
+        } else {
+            seeking.ask(() -> Renamed.find(now, missing));
         }
-        CompletableFuture.supplyAsync(() -> Renamed.find(now, missing))
-                .thenAccept(names -> Platform.runLater(() -> renamed.set(names)));
     }
 
     private Set<String> missing() {

@@ -12,13 +12,12 @@ import nexa.core.shoot.Placement;
 /**
  * Where the work on a shoot stands.
  *
- * @param photos how many are shown
- * @param ready how many of them can be worked on
+ * @param ready how many of the photos shown can be worked on
  * @param done how many of those are done, by format id
  * @param outOfStep how many followers are out of step in the format worked in
  */
-public record Standing(int photos, int ready, Map<String, Integer> done, int outOfStep) {
-    static final Standing NONE = new Standing(0, 0, Map.of(), 0);
+public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
+    static final Standing NONE = new Standing(0, Map.of(), 0);
 
     public Standing {
         done = Map.copyOf(done);
@@ -44,6 +43,6 @@ public record Standing(int photos, int ready, Map<String, Integer> done, int out
                 .filter(photo ->
                         Step.of(crops, photo, now.format()).map(Step::isOut).orElse(false))
                 .count();
-        return new Standing(now.photos().size(), ready.size(), done, out);
+        return new Standing(ready.size(), done, out);
     }
 }
