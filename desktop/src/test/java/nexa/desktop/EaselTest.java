@@ -176,13 +176,13 @@ class EaselTest extends WindowTest {
         dragBy("#handle-bottom_right", -160, -120);
         Crop before = crop();
         push(KeyCode.CONTROL, KeyCode.RIGHT);
-        waitFor(() -> photo().turn().degrees() == 90);
+        waitFor(() -> photo().preparation().turn().degrees() == 90);
         assertThat(crop().size().width()).isCloseTo(before.size().height(), within(1e-6));
         clickOn("#reorient-left");
-        waitFor(() -> photo().turn().degrees() == 0);
+        waitFor(() -> photo().preparation().turn().degrees() == 0);
         assertSame(crop(), before);
         clickOn("#level-more").clickOn("Mirror left to right");
-        waitFor(() -> photo().isMirrored());
+        waitFor(() -> photo().preparation().isMirrored());
         assertThat(crop().centre().x())
                 .isCloseTo(photo().size().width() - before.centre().x(), within(1e-6));
     }

@@ -55,8 +55,10 @@ class SheetTest extends WindowTest {
         assertThat(words()).anyMatch(text -> text.startsWith("22 wide\nTurned by −6.0° to 3.1°\nKept"));
         interact(() -> lookup("#sheet").query().requestFocus());
         push(KeyCode.CONTROL, KeyCode.RIGHT);
-        waitFor(() -> session().shoot().photos().stream().anyMatch(photo -> photo.turn() == QuarterTurn.RIGHT));
-        assertThat(session().shoot().photos().stream().filter(photo -> photo.turn() == QuarterTurn.RIGHT))
+        waitFor(() -> session().shoot().photos().stream()
+                .anyMatch(photo -> photo.preparation().turn() == QuarterTurn.RIGHT));
+        assertThat(session().shoot().photos().stream()
+                        .filter(photo -> photo.preparation().turn() == QuarterTurn.RIGHT))
                 .as("all of them but the one that can't be read")
                 .hasSize(22);
         push(KeyCode.CONTROL, KeyCode.Z);

@@ -1,6 +1,8 @@
 package nexa.store;
 
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The fields of the shoot document that this version knows. Others are kept as they are. */
 final class DocumentFields {
@@ -19,8 +21,10 @@ final class DocumentFields {
     static final Set<String> TOLERANCE = Set.of("tightness", "position");
     static final Set<String> FILE =
             Set.of("type", "quality", "sampling", "depth", "colour", "enlarge", "folder", "name");
-    static final Set<String> PHOTO =
-            Set.of("file", "pixels", "identity", "turn", "mirror", "mark", "angle", "subject", "crops");
+    static final Set<String> PHOTO = Stream.concat(
+                    Stream.of("file", "pixels", "identity", "mark", "subject", "crops"),
+                    PreparationJson.FIELDS.stream())
+            .collect(Collectors.toUnmodifiableSet());
     static final Set<String> IDENTITY = Set.of("bytes", "digest");
     static final Set<String> SUBJECT = Set.of("at", "radius");
     static final Set<String> CROP = Set.of("state", "centre", "size", "turn", "tune", "carry", "accepted", "done");

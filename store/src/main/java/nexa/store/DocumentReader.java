@@ -22,7 +22,6 @@ import nexa.core.format.NamePattern;
 import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -32,7 +31,6 @@ import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
-import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
@@ -292,20 +290,7 @@ final class DocumentReader {
             int height = pair.get(1).whole();
             pixels = Optional.of(sides.get().make(() -> new PixelSize(width, height)));
         }
-        Optional<Place> turn = place.optional("turn");
-        QuarterTurn turned = QuarterTurn.NONE;
-        if (turn.isPresent()) {
-            int degrees = turn.get().whole();
-            turned = turn.get().make(() -> QuarterTurn.of(degrees));
-        }
-        Optional<Place> mirror = place.optional("mirror");
         Optional<Place> mark = place.optional("mark");
-        Optional<Place> angle = place.optional("angle");
-        Angle leaning = Angle.NONE;
-        if (angle.isPresent()) {
-            double degrees = angle.get().number();
-            leaning = angle.get().make(() -> new Angle(degrees));
-        }
         Optional<Place> subject = place.optional("subject");
         Map<String, CropEntry> crops = new LinkedHashMap<>();
         Optional<Place> entries = place.optional("crops");
@@ -321,10 +306,8 @@ final class DocumentReader {
                 photo.file(),
                 pixels,
                 identity(place.optional("identity")),
-                turned,
-                mirror.isPresent() && mirror.get().flag(),
+                PreparationJson.read(place),
                 mark.isPresent() ? mark.get().oneOf(Mark.class) : Mark.OPEN,
-                leaning,
                 subject.isPresent() && !hasNoSubject ? Optional.of(subject(subject.get())) : Optional.empty(),
                 hasNoSubject,
                 crops);

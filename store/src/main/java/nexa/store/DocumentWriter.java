@@ -15,7 +15,6 @@ import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.format.OutputSize;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Carry;
@@ -24,7 +23,6 @@ import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
-import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
@@ -169,17 +167,9 @@ final class DocumentWriter {
         photo.identity()
                 .ifPresent(identity -> node.set(
                         "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
-        if (photo.turn() != QuarterTurn.NONE) {
-            node.put("turn", photo.turn().degrees());
-        }
-        if (photo.isMirrored()) {
-            node.put("mirror", true);
-        }
+        PreparationJson.write(photo.preparation(), node);
         if (photo.mark() != Mark.OPEN) {
             node.put("mark", word(photo.mark()));
-        }
-        if (!photo.angle().equals(Angle.NONE)) {
-            node.put("angle", photo.angle().degrees());
         }
         if (photo.subject().isPresent()) {
             Subject subject = photo.subject().get();

@@ -1,82 +1,143 @@
 package nexa.core.geometry;
 
+import java.util.List;
+
 /**
- * A photo as it is turned: what a crop has to stay inside. The one place that knows the photo's edges to be a rectangle;
- * gestures ask it for the room they have, so that another convex outline can take its place.
- *
- * @param photo the photo's width and height in pixels
- * @param angle how far the photo is turned
+ * What the crops of a photo have to stay inside: a convex area in the photo's pixels, and how far the photo is turned. The one
+ * place that knows a photo's edges; whoever needs them asks it.
  */
-public record Outline(Size photo, Angle angle) {
+public final class Outline {
+    /** Rounding may put a crop so far outside, in pixels. */
+    private static final double ROUNDING = 1e-6;
 
-    /** Half of what a crop of this size covers along the photo's width. */
-    public double halfAcross(Size crop) {
-        return (crop.width() * Math.abs(angle.cos()) + crop.height() * Math.abs(angle.sin())) / 2;
+    private static final double LEAST_ROOM = 0.1;
+
+    private final Size photo;
+    private final Angle angle;
+    private final Region region;
+
+    private Outline(Size photo, Angle angle, Region region) {
+        this.photo = photo;
+        this.angle = angle;
+        this.region = region;
     }
 
-    /** Half of what a crop of this size covers along the photo's height. */
-    public double halfDown(Size crop) {
-        return (crop.width() * Math.abs(angle.sin()) + crop.height() * Math.abs(angle.cos())) / 2;
+    /** The outline of a photo as it was shot: its own edges. */
+    public Outline(Size photo, Angle angle) {
+        this(photo, angle, new Rectangle(photo));
     }
 
-    /** Whether a crop lies in the photo, or beyond its edges by no more than {@code slack} pixels. */
+    /**
+     * The outline of a photo whose picture was reshaped.
+     *
+     * @param photo its size before that
+     * @param corners of the picture, convex, clockwise as seen with y downwards, none on the line of its neighbours
+     * @throws IllegalArgumentException for fewer than three corners
+     */
+    public static Outline reshaped(Size photo, Angle angle, List<Point> corners) {
+        return new Outline(photo, angle, new ConvexPolygon(photo, corners));
+    }
+
+    /** The photo's width and height in pixels, before anything reshaped it. */
+    public Size photo() {
+        return photo;
+    }
+
+    public Angle angle() {
+        return angle;
+    }
+
+    /** The edges, as half-planes that hold what is inside. */
+    public List<HalfPlane> edges() {
+        return region.edges();
+    }
+
+    /** The corners, clockwise as seen on screen. */
+    public List<Point> corners() {
+        return region.corners();
+    }
+
+    /** In square pixels. */
+    public double area() {
+        return region.area();
+    }
+
+    /** Whether a crop lies inside, or beyond the edges by no more than {@code slack} pixels. */
     public boolean contains(Crop crop, double slack) {
-        double x = halfAcross(crop.size());
-        double y = halfDown(crop.size());
-        Point centre = crop.centre();
-        return centre.x() >= x - slack
-                && centre.x() <= photo.width() - x + slack
-                && centre.y() >= y - slack
-                && centre.y() <= photo.height() - y + slack;
+        return region.edges().stream()
+                .allMatch(edge -> edge.beyond(crop.centre()) + edge.reach(crop.size(), angle) <= slack);
     }
 
     /** The factor that makes a crop of this size the largest of its shape that fits; above 1 when there is room. */
     public double growth(Size crop) {
-        return Math.min(photo.width() / (2 * halfAcross(crop)), photo.height() / (2 * halfDown(crop)));
+        return region.growth(crop, angle);
     }
 
-    /** The largest crop of a ratio (width over height) that fits, in the photo's pixels. */
+    /** The size of the largest crop of a ratio (width over height) that fits anywhere. */
     public Size largest(double ratio) {
         Require.positive("ratio", ratio);
-        double cos = Math.abs(angle.cos());
-        double sin = Math.abs(angle.sin());
-        double height = Math.min(photo.width() / (ratio * cos + sin), photo.height() / (ratio * sin + cos));
-        return new Size(ratio * height, height);
+        Size unit = new Size(ratio, 1);
+        return region instanceof Rectangle ? region.untouched(ratio, angle).size() : unit.times(growth(unit));
     }
 
-    /** The largest crop of a ratio, in the middle of the photo. */
-    public Crop largestCentred(double ratio) {
-        return new Crop(middle(), largest(ratio));
+    /** The crop of a ratio that a photo nobody has touched has: as large as can be, as near to the middle as that lets it. */
+    public Crop untouched(double ratio) {
+        Require.positive("ratio", ratio);
+        return region.untouched(ratio, angle);
     }
 
+    /**
+     * A wished crop brought inside. What lies inside stays exactly as it is; anything else is slid, and shrunk as far as it
+     * could never fit or would have to be slid far.
+     */
+    public Crop settle(Crop wish) {
+        return region.settle(wish, angle);
+    }
+
+    /** The middle of the photo, which nothing that reshapes it moves. */
     public Point middle() {
         return new Point(photo.width() / 2, photo.height() / 2);
     }
 
-    /** The nearest centre to the wished one at which a crop of this size, which fits, lies in the photo. */
+    /** The nearest centre to the wished one at which a crop of this size, which fits, lies inside. */
     public Point nearestCentre(Point wished, Size crop) {
-        return new Point(
-                clamp(wished.x(), halfAcross(crop), photo.width()), clamp(wished.y(), halfDown(crop), photo.height()));
-    }
-
-    private static double clamp(double wished, double half, double length) {
-        return half >= length / 2 ? length / 2 : Math.max(half, Math.min(length - half, wished));
+        return region.nearestCentre(wished, crop, angle);
     }
 
     /**
-     * How far one can go from a point inside along a way, as a multiple of that way, before leaving the photo; infinite
-     * when the way leads nowhere. A start on the edge, or outside by a rounding error, has no room outwards.
+     * How far one can go from a point inside along a way, as a multiple of that way, before leaving; infinite when the way
+     * leads nowhere. A start on the edge, or outside by a rounding error, has no room outwards.
      */
     public double room(Point start, Point way) {
-        double across = room(start.x(), way.x(), photo.width());
-        return Math.min(across, room(start.y(), way.y(), photo.height()));
+        return region.room(start, way);
     }
 
-    private static double room(double start, double way, double length) {
-        // A way this short leads nowhere: it is what turning leaves of a nought.
-        if (Math.abs(way) < 1e-12) {
-            return Double.POSITIVE_INFINITY;
-        }
-        return Math.max(0, way > 0 ? (length - start) / way : -start / way);
+    /**
+     * The room that a crop's centre has along the photo's width and height, by which it is told where in it the crop lies.
+     * Never taken for less than a tenth of the photo, which keeps that continuous.
+     */
+    public Point roomOfCentre(Size crop) {
+        Size covered = angle.covered(crop);
+        return new Point(
+                Math.max(photo.width() - covered.width(), LEAST_ROOM * photo.width()),
+                Math.max(photo.height() - covered.height(), LEAST_ROOM * photo.height()));
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Outline that
+                && photo.equals(that.photo)
+                && angle.equals(that.angle)
+                && region.equals(that.region);
+    }
+
+    @Override
+    public int hashCode() {
+        return photo.hashCode() * 31 + angle.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return photo + " at " + angle + " within " + region;
     }
 }

@@ -2,9 +2,7 @@ package nexa.core.series;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
@@ -14,6 +12,7 @@ import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 
@@ -53,7 +52,8 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         Shoot led = Leads.make(shoot, lead, format);
         Crops before = new Crops(led);
         Format in = led.format(format);
-        Map<String, Photo> followers = new HashMap<>();
+        ShootDraft draft = led.draft();
+        List<String> followers = new ArrayList<>();
         List<String> left = new ArrayList<>();
         int wide = 0;
         for (String file : files) {
@@ -65,21 +65,22 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
                 left.add(file);
                 continue;
             }
-            followers.put(file, follower(photo, before.of(photo, in), led.photo(lead)));
+            draft.put(follower(photo, before.of(photo, in), led.photo(lead)));
+            followers.add(file);
             wide += photo.size().orientation() == Orientation.WIDE ? 1 : 0;
         }
-        Shoot carried = led.withChanged(followers);
-        return outcome(carried, followers, wide, left);
+        return outcome(draft.shoot(), followers, wide, left);
     }
 
-    private Outcome outcome(Shoot carried, Map<String, Photo> followers, int wide, List<String> left) {
+    private Outcome outcome(Shoot carried, List<String> followers, int wide, List<String> left) {
         Crops after = new Crops(carried);
         Format in = carried.format(format);
         boolean usesSubject =
                 what.contains(Carry.SUBJECT) && carried.photo(lead).subject().isPresent();
         List<String> limited = new ArrayList<>();
         List<String> withoutSubject = new ArrayList<>();
-        for (Photo follower : followers.values()) {
+        for (String file : followers) {
+            Photo follower = carried.photo(file);
             if (after.of(follower, in).isLimited()) {
                 limited.add(follower.file());
             }

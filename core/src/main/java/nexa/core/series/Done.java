@@ -9,6 +9,7 @@ import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 
 /**
  * Keeps "done" true: a follower that its lead has moved, and any crop that its format has changed, has to be looked at
@@ -34,7 +35,12 @@ public final class Done {
                 addMoved(before, after, format.id(), isReshaped, moved);
             }
         }
-        return moved.isEmpty() ? after : after.withChanged(moved);
+        if (moved.isEmpty()) {
+            return after;
+        }
+        ShootDraft draft = after.draft();
+        moved.values().forEach(draft::put);
+        return draft.shoot();
     }
 
     private static boolean hasSameShape(Format was, Format is) {

@@ -3,8 +3,6 @@ package nexa.core.series;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.geometry.Size;
@@ -12,6 +10,7 @@ import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 import nexa.core.shoot.Wish;
 
 /** Adds, orders, changes and removes the formats of a shoot. */
@@ -30,16 +29,14 @@ public final class Formats {
      * are worked out anew.
      */
     public static Shoot change(Shoot shoot, Format changed) {
-        Shoot after = shoot.withFormat(changed);
+        ShootDraft draft = shoot.draft().put(changed);
         if (changed.ratio().equals(shoot.format(changed.id()).ratio())
                 || changed.ratio().isFree()) {
-            return after;
+            return draft.shoot();
         }
-        Map<String, Photo> photos = after.photos().stream()
-                .filter(photo -> photo.pixels().isPresent())
-                .map(photo -> photo.withEntry(changed.id(), brought(photo, changed)))
-                .collect(Collectors.toMap(Photo::file, photo -> photo));
-        return after.withChanged(photos);
+        return draft.changeAll(photo ->
+                        photo.pixels().isPresent() ? photo.withEntry(changed.id(), brought(photo, changed)) : photo)
+                .shoot();
     }
 
     private static CropEntry brought(Photo photo, Format format) {
@@ -70,10 +67,10 @@ public final class Formats {
         List<Format> formats = shoot.formats().stream()
                 .filter(format -> !format.id().equals(id))
                 .toList();
-        List<Photo> photos = shoot.photos().stream()
-                .map(photo -> photo.crops().containsKey(id) ? photo.withEntry(id, CropEntry.UNTOUCHED) : photo)
-                .toList();
-        return shoot.withPhotos(photos).withFormats(formats);
+        return shoot.draft()
+                .withFormats(formats)
+                .changeAll(photo -> photo.crops().containsKey(id) ? photo.withEntry(id, CropEntry.UNTOUCHED) : photo)
+                .shoot();
     }
 
     /** How many crops somebody made or looked at would go with a format. */

@@ -3,7 +3,6 @@ package nexa.core.series;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.format.Format;
@@ -12,6 +11,7 @@ import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 import nexa.core.shoot.Wish;
 
 /** Which photos lead in a format. Nothing that follows a lead is lost with it: its crop stays, as its own. */
@@ -23,49 +23,64 @@ public final class Leads {
      * followers of the lead before it follow the new one.
      */
     public static Shoot make(Shoot shoot, String file, String formatId) {
-        Photo photo = shoot.photo(file);
-        Format format = shoot.format(formatId);
-        Crops crops = new Crops(shoot);
-        Shoot owned = shoot.with(file, before -> own(crops, before, format));
+        ShootDraft draft = shoot.draft();
+        make(draft, file, formatId);
+        return draft.shoot();
+    }
+
+    /** As {@link #make(Shoot, String, String)}, by what the shoot was before the draft. */
+    static void make(ShootDraft draft, String file, String formatId) {
+        Photo photo = draft.photo(file);
+        Format format = draft.format(formatId);
+        draft.put(own(new Crops(draft.before()), photo, format));
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         leads.putAll(format.leads());
         leads.values().remove(file);
         leads.put(photo.size().orientation(), file);
-        return withLeads(owned, format, leads);
+        draft.put(format.withLeads(leads));
     }
 
     /** Takes the lead away from a photo. Whoever listened to it keeps the crop it has, as its own. */
     public static Shoot takeAway(Shoot shoot, String file, String formatId) {
-        Format format = shoot.format(formatId);
-        if (!format.leads().containsValue(file)) {
+        if (!shoot.format(formatId).leads().containsValue(file)) {
             return shoot;
         }
-        List<String> listening = shoot.photos().stream()
-                .filter(photo -> photo.entry(formatId).placement() instanceof Placement.Follow)
-                .filter(photo -> shoot.leadFor(format, orientation(photo))
-                        .map(lead -> lead.file().equals(file))
-                        .orElse(false))
-                .map(Photo::file)
-                .toList();
-        Shoot freed = letGo(shoot, listening, formatId);
+        ShootDraft draft = shoot.draft();
+        takeAway(draft, file, formatId);
+        return draft.shoot();
+    }
+
+    /** As {@link #takeAway(Shoot, String, String)}, by what the shoot was before the draft. */
+    static void takeAway(ShootDraft draft, String file, String formatId) {
+        Format format = draft.format(formatId);
+        if (!format.leads().containsValue(file)) {
+            return;
+        }
+        Shoot before = draft.before();
+        Crops crops = new Crops(before);
+        draft.changeAll(photo ->
+                follows(photo, formatId) && isLedBy(file, before, photo, format) ? own(crops, photo, format) : photo);
         Map<Orientation, String> leads = new HashMap<>(format.leads());
         leads.values().remove(file);
-        return withLeads(freed, format, leads);
+        draft.put(format.withLeads(leads));
+    }
+
+    private static boolean follows(Photo photo, String formatId) {
+        return photo.entry(formatId).placement() instanceof Placement.Follow;
+    }
+
+    private static boolean isLedBy(String file, Shoot shoot, Photo photo, Format format) {
+        Orientation lying = photo.pixels().isPresent() ? photo.size().orientation() : Orientation.WIDE;
+        return shoot.leadFor(format, lying)
+                .map(lead -> lead.file().equals(file))
+                .orElse(false);
     }
 
     /** Makes followers' crops, as shown, their own. */
     public static Shoot letGo(Shoot shoot, Collection<String> files, String formatId) {
         Crops crops = new Crops(shoot);
         Format format = shoot.format(formatId);
-        return shoot.withEach(
-                files,
-                photo -> photo.entry(formatId).placement() instanceof Placement.Follow
-                        ? own(crops, photo, format)
-                        : photo);
-    }
-
-    private static Orientation orientation(Photo photo) {
-        return photo.pixels().isPresent() ? photo.size().orientation() : Orientation.WIDE;
+        return shoot.withEach(files, photo -> follows(photo, formatId) ? own(crops, photo, format) : photo);
     }
 
     private static Photo own(Crops crops, Photo photo, Format format) {
@@ -79,9 +94,5 @@ public final class Leads {
                         .withTurn(Lying.said(crop.crop().size().orientation(), photo, format)))
                 .orElse(entry.withPlacement(Placement.UNTOUCHED));
         return photo.withEntry(format.id(), owned);
-    }
-
-    static Shoot withLeads(Shoot shoot, Format format, Map<Orientation, String> leads) {
-        return shoot.withFormat(format.withLeads(leads));
     }
 }

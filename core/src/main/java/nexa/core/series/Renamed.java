@@ -16,6 +16,7 @@ import nexa.core.geometry.Orientation;
 import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 
 /** Finds photos whose files got other names outside, and takes along what was said of them. */
 public final class Renamed {
@@ -51,15 +52,15 @@ public final class Renamed {
 
     /** The shoot in which the new names have what was said of the old ones, and the old ones are untouched. */
     public static Shoot takeAlong(Shoot shoot, Map<String, String> names) {
-        Map<String, Photo> changed = new HashMap<>();
+        ShootDraft draft = shoot.draft();
         names.forEach((from, to) -> {
             Photo old = shoot.photo(from);
-            changed.put(to, shoot.photo(to).saying(old));
-            changed.put(from, old.saying(Photo.untouched(from)));
+            draft.change(to, photo -> photo.saying(old)).put(old.saying(Photo.untouched(from)));
         });
-        List<Format> formats =
-                shoot.formats().stream().map(format -> led(format, names)).toList();
-        return shoot.withChanged(changed).withFormats(formats);
+        return draft.withFormats(shoot.formats().stream()
+                        .map(format -> led(format, names))
+                        .toList())
+                .shoot();
     }
 
     /**

@@ -1,20 +1,18 @@
 package nexa.core.series;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
-import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
@@ -25,12 +23,21 @@ import nexa.core.shoot.Wish;
  * out anew. A lead stays one where its new orientation has none; else its followers keep their crops as their own.
  */
 public enum Reorient {
-    RIGHT,
-    LEFT,
-    HALF,
-    MIRROR,
+    RIGHT(false, 1),
+    LEFT(false, 3),
+    HALF(false, 2),
+    MIRROR(true, 0),
     /** Upside down as in still water: top and bottom change places. */
-    MIRROR_DOWN;
+    MIRROR_DOWN(true, 2);
+
+    private final boolean mirrors;
+    private final int quarters;
+
+    /** @param quarters clockwise, after mirroring */
+    Reorient(boolean mirrors, int quarters) {
+        this.mirrors = mirrors;
+        this.quarters = quarters;
+    }
 
     /** The shoot with these photos turned or mirrored. Those not read yet are left alone. */
     public Shoot apply(Shoot shoot, Set<String> files) {
@@ -38,59 +45,57 @@ public enum Reorient {
                 .flatMap(format -> format.leads().values().stream())
                 .filter(files::contains)
                 .collect(Collectors.toSet());
-        // The leads first, one by one: who follows keeps the crop it has now, not one worked out anew.
-        Shoot turned = shoot;
+        ShootDraft draft = shoot.draft();
+        // The leads first: who follows keeps the crop it has now, not one worked out anew.
         for (String lead : leads) {
-            if (turned.photo(lead).pixels().isPresent()) {
-                turned = apply(turned, lead);
+            if (draft.photo(lead).pixels().isPresent()) {
+                applyToLead(draft, lead);
             }
         }
-        List<Format> formats = turned.formats();
-        return turned.withEach(
-                files.stream().filter(file -> !leads.contains(file)).toList(),
-                photo -> photo.pixels().isPresent() ? apply(photo, formats) : photo);
+        List<Format> formats = draft.formats();
+        for (String file : files) {
+            if (!leads.contains(file)) {
+                draft.change(file, photo -> photo.pixels().isPresent() ? apply(photo, formats) : photo);
+            }
+        }
+        return draft.shoot();
     }
 
     /** A photo that leads nowhere, with its crops. */
     Photo apply(Photo photo, List<Format> formats) {
-        return switch (this) {
-            case RIGHT -> quarter(photo, formats);
-            case LEFT -> quarter(quarter(quarter(photo, formats), formats), formats);
-            case HALF -> quarter(quarter(photo, formats), formats);
-            case MIRROR -> mirrored(photo);
-            case MIRROR_DOWN -> quarter(quarter(mirrored(photo), formats), formats);
-        };
+        Photo turned = mirrors ? mirrored(photo) : photo;
+        for (int i = 0; i < quarters; i++) {
+            turned = quarter(turned, formats);
+        }
+        return turned;
     }
 
-    private Shoot apply(Shoot shoot, String file) {
-        return switch (this) {
-            case RIGHT -> quarter(shoot, file);
-            case LEFT -> quarter(quarter(quarter(shoot, file), file), file);
-            case HALF -> quarter(quarter(shoot, file), file);
-            case MIRROR -> shoot.with(file, Reorient::mirrored);
-            case MIRROR_DOWN -> quarter(quarter(shoot.with(file, Reorient::mirrored), file), file);
-        };
+    private void applyToLead(ShootDraft draft, String file) {
+        if (mirrors) {
+            draft.change(file, Reorient::mirrored);
+        }
+        for (int i = 0; i < quarters; i++) {
+            quarter(draft, file);
+        }
     }
 
     /** A quarter clockwise. */
-    private static Shoot quarter(Shoot shoot, String file) {
-        Shoot ready = shoot;
-        Orientation now = shoot.photo(file).size().orientation();
-        boolean changesSides = quarter(shoot.photo(file)).size().orientation() != now;
-        for (Format format : shoot.formats()) {
-            boolean isTaken = changesSides
-                    && file.equals(format.leads().get(now))
-                    && format.leads().containsKey(now.other());
-            if (isTaken) {
-                ready = Leads.takeAway(ready, file, format.id());
-            } else if (changesSides && file.equals(format.leads().get(now))) {
-                Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
-                leads.put(now.other(), file);
-                ready = Leads.withLeads(ready, ready.format(format.id()), leads);
+    private static void quarter(ShootDraft draft, String file) {
+        Photo lead = draft.photo(file);
+        Orientation now = lead.size().orientation();
+        boolean changesSides = quarter(lead).size().orientation() != now;
+        for (Format format : draft.formats()) {
+            if (!changesSides || !file.equals(format.leads().get(now))) {
+                continue;
+            }
+            if (format.leads().containsKey(now.other())) {
+                Leads.takeAway(draft, file, format.id());
+            } else {
+                draft.put(format.withLeads(Map.of(now.other(), file)));
             }
         }
-        List<Format> formats = ready.formats();
-        return ready.with(file, photo -> quarter(photo, formats));
+        List<Format> formats = draft.formats();
+        draft.change(file, photo -> quarter(photo, formats));
     }
 
     /** The photo with its crops. */
@@ -106,10 +111,7 @@ public enum Reorient {
 
     /** The photo alone, its crops as they were. */
     private static Photo quarter(Photo photo) {
-        // The quarter turn comes before mirroring, and a picture that is mirrored turns the other way.
-        int way = photo.isMirrored() ? 270 : 90;
-        QuarterTurn turn = QuarterTurn.of((photo.turn().degrees() + way) % 360);
-        return photo.withTurn(turn, photo.isMirrored())
+        return photo.withPreparation(photo.preparation().turnedRight())
                 .movingSubject(spot -> new Subject(quarter(spot.at()), spot.radius()));
     }
 
@@ -141,8 +143,7 @@ public enum Reorient {
     }
 
     private static Photo mirrored(Photo photo) {
-        Photo turned = photo.withTurn(photo.turn(), !photo.isMirrored())
-                .withAngle(new Angle(0 - photo.angle().degrees()))
+        Photo turned = photo.withPreparation(photo.preparation().mirrored())
                 .movingSubject(spot -> new Subject(mirrored(spot.at()), spot.radius()));
         for (Map.Entry<String, CropEntry> entry : photo.crops().entrySet()) {
             turned = turned.withEntry(entry.getKey(), mirrored(entry.getValue()));

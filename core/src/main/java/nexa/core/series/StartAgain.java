@@ -6,8 +6,10 @@ import nexa.core.format.Format;
 import nexa.core.geometry.Angle;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 
 /** Takes what was done to photos back to untouched. Marks stay. */
 public final class StartAgain {
@@ -15,7 +17,10 @@ public final class StartAgain {
 
     /** One crop, as if nothing had been said of it. A lead lets its followers go where they are. */
     public static Shoot crop(Shoot shoot, String file, String format) {
-        return Leads.takeAway(shoot, file, format).with(file, photo -> photo.withEntry(format, CropEntry.UNTOUCHED));
+        ShootDraft draft = shoot.draft();
+        Leads.takeAway(draft, file, format);
+        return draft.change(file, photo -> photo.withEntry(format, CropEntry.UNTOUCHED))
+                .shoot();
     }
 
     /** The angle, as shot. */
@@ -25,14 +30,16 @@ public final class StartAgain {
 
     /** The angle, quarter turns, mirroring and the crops in every format. */
     public static Shoot photos(Shoot shoot, Set<String> files) {
-        Shoot fresh = shoot;
+        ShootDraft fresh = shoot.draft();
         // The leads first: who follows keeps the crop it has now, not that of a lead turned or mirrored.
         for (Format format : shoot.formats()) {
             for (String lead : format.leads().values()) {
-                fresh = files.contains(lead) ? Leads.takeAway(fresh, lead, format.id()) : fresh;
+                if (files.contains(lead)) {
+                    Leads.takeAway(fresh, lead, format.id());
+                }
             }
         }
-        return fresh.withEach(files, StartAgain::photo);
+        return fresh.change(files, StartAgain::photo).shoot();
     }
 
     /** A photo that leads nowhere. */
@@ -41,20 +48,18 @@ public final class StartAgain {
         for (String format : photo.crops().keySet()) {
             fresh = fresh.withEntry(format, CropEntry.UNTOUCHED);
         }
-        if (fresh.isMirrored()) {
+        // By turning, so that the subject stays on what it marks.
+        if (fresh.preparation().isMirrored()) {
             fresh = Reorient.MIRROR.apply(fresh, List.of());
         }
-        while (fresh.turn() != QuarterTurn.NONE && fresh.pixels().isPresent()) {
+        while (fresh.preparation().turn() != QuarterTurn.NONE) {
             fresh = Reorient.RIGHT.apply(fresh, List.of());
         }
-        return fresh.withAngle(Angle.NONE);
+        return fresh.withPreparation(Preparation.NONE);
     }
 
     /** Whether there is anything to take back. */
     public static boolean isUntouched(Photo photo) {
-        return photo.angle().equals(Angle.NONE)
-                && photo.turn() == QuarterTurn.NONE
-                && !photo.isMirrored()
-                && photo.crops().isEmpty();
+        return photo.preparation().isNone() && photo.crops().isEmpty();
     }
 }

@@ -1,9 +1,7 @@
 package nexa.core.shoot;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import nexa.core.format.Format;
 
@@ -87,11 +85,11 @@ public record Edit(
     }
 
     public Shoot applyTo(Shoot shoot) {
-        Map<String, Photo> changes = new HashMap<>();
+        ShootDraft draft = shoot.draft();
         for (Photo said : after) {
-            changes.put(said.file(), shoot.photo(said.file()).saying(said));
+            draft.change(said.file(), photo -> photo.saying(said));
         }
-        Shoot changed = shoot.withChanged(changes);
-        return formatsAfter.map(changed::withFormats).orElse(changed);
+        formatsAfter.ifPresent(draft::withFormats);
+        return draft.shoot();
     }
 }

@@ -13,9 +13,9 @@ import nexa.core.geometry.Size;
  * One photo of a shoot and what was said of it.
  *
  * @param file its name in the shoot's folder; names the photo
- * @param pixels after the EXIF orientation, before {@code turn}; empty until the photo has been read
+ * @param pixels after the EXIF orientation, before any turn; empty until the photo has been read
  * @param identity by which its file is known again under another name; empty until the photo has been read
- * @param isMirrored left to right, after the quarter turn
+ * @param preparation what is done to it before it is cropped
  * @param hasNoSubject whether the photographer said that it is about nothing, so that what its camera marked does not
  *     count; only without a subject
  * @param crops by format id; a format without an entry is untouched
@@ -24,10 +24,8 @@ public record Photo(
         String file,
         Optional<PixelSize> pixels,
         Optional<FileIdentity> identity,
-        QuarterTurn turn,
-        boolean isMirrored,
+        Preparation preparation,
         Mark mark,
-        Angle angle,
         Optional<Subject> subject,
         boolean hasNoSubject,
         Map<String, CropEntry> crops) {
@@ -48,10 +46,8 @@ public record Photo(
                 file,
                 Optional.empty(),
                 Optional.empty(),
-                QuarterTurn.NONE,
-                false,
+                Preparation.NONE,
                 Mark.OPEN,
-                Angle.NONE,
                 Optional.empty(),
                 false,
                 Map.of());
@@ -64,7 +60,7 @@ public record Photo(
 
     /** Whether nobody has said anything of it; what its camera marked does not count. */
     public boolean isUntouchedByHand() {
-        return new Photo(file, pixels, identity, turn, isMirrored, mark, angle, Optional.empty(), hasNoSubject, crops)
+        return new Photo(file, pixels, identity, preparation, mark, Optional.empty(), hasNoSubject, crops)
                 .isUntouched();
     }
 
@@ -75,7 +71,7 @@ public record Photo(
      */
     public Size size() {
         PixelSize stored = pixels.orElseThrow(() -> new IllegalStateException(file + " has not been read"));
-        return (turn.swapsSides() ? stored.swapped() : stored).size();
+        return (preparation.turn().swapsSides() ? stored.swapped() : stored).size();
     }
 
     /**
@@ -84,7 +80,21 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline outline() {
-        return new Outline(size(), angle);
+        return new Outline(size(), angle());
+    }
+
+    /** How far it is turned beside quarters. */
+    public Angle angle() {
+        return preparation.angle();
+    }
+
+    /** Whether a picture in memory of the one is also the other's, however it is drawn. */
+    public boolean hasSamePictureAs(Photo other) {
+        // The identity is learned a little after the first picture; only another one tells of another file.
+        boolean isAnotherFile = identity.isPresent() && other.identity.isPresent() && !identity.equals(other.identity);
+        return file.equals(other.file)
+                && !isAnotherFile
+                && preparation.inPixels().equals(other.preparation.inPixels());
     }
 
     /** What is said of its crop in a format, never {@code null}. */
@@ -101,25 +111,24 @@ public record Photo(
     }
 
     private Photo read(Optional<PixelSize> newPixels, Optional<FileIdentity> newIdentity) {
-        return new Photo(file, newPixels, newIdentity, turn, isMirrored, mark, angle, subject, hasNoSubject, crops);
+        return new Photo(file, newPixels, newIdentity, preparation, mark, subject, hasNoSubject, crops);
+    }
+
+    public Photo withPreparation(Preparation newPreparation) {
+        return new Photo(file, pixels, identity, newPreparation, mark, subject, hasNoSubject, crops);
     }
 
     public Photo withAngle(Angle newAngle) {
-        return new Photo(file, pixels, identity, turn, isMirrored, mark, newAngle, subject, hasNoSubject, crops);
-    }
-
-    public Photo withTurn(QuarterTurn newTurn, boolean mirrored) {
-        return new Photo(file, pixels, identity, newTurn, mirrored, mark, angle, subject, hasNoSubject, crops);
+        return withPreparation(preparation.withAngle(newAngle));
     }
 
     public Photo withMark(Mark newMark) {
-        return new Photo(file, pixels, identity, turn, isMirrored, newMark, angle, subject, hasNoSubject, crops);
+        return new Photo(file, pixels, identity, preparation, newMark, subject, hasNoSubject, crops);
     }
 
     /** What the photographer says it is about; empty says that it is about nothing. */
     public Photo withSubject(Optional<Subject> newSubject) {
-        return new Photo(
-                file, pixels, identity, turn, isMirrored, mark, angle, newSubject, newSubject.isEmpty(), crops);
+        return new Photo(file, pixels, identity, preparation, mark, newSubject, newSubject.isEmpty(), crops);
     }
 
     /** The subject, if there is one, where it lies after the photo was turned or mirrored. */
@@ -134,21 +143,12 @@ public record Photo(
         } else {
             changed.put(format, entry);
         }
-        return new Photo(file, pixels, identity, turn, isMirrored, mark, angle, subject, hasNoSubject, changed);
+        return new Photo(file, pixels, identity, preparation, mark, subject, hasNoSubject, changed);
     }
 
     /** This photo with what was said of another one, or of another state of it, keeping what was read of it. */
     public Photo saying(Photo other) {
         return new Photo(
-                file,
-                pixels,
-                identity,
-                other.turn,
-                other.isMirrored,
-                other.mark,
-                other.angle,
-                other.subject,
-                other.hasNoSubject,
-                other.crops);
+                file, pixels, identity, other.preparation, other.mark, other.subject, other.hasNoSubject, other.crops);
     }
 }

@@ -1,6 +1,5 @@
 package nexa.core.shoot;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -46,9 +45,9 @@ public final class Shoot {
         return places;
     }
 
-    /** The shoot with the same photos, in the same order, in other states. */
-    private Shoot withStates(List<Photo> states) {
-        return new Shoot(title, order, formats, states, places);
+    /** The shoot with the same photos, in the same order, in other states, and with other formats. */
+    Shoot with(List<Photo> states, List<Format> newFormats) {
+        return new Shoot(title, order, newFormats, states, places);
     }
 
     /**
@@ -112,11 +111,24 @@ public final class Shoot {
 
     /** @throws IllegalArgumentException if there is no such photo */
     public Photo photo(String file) {
-        return find(file).orElseThrow(() -> new IllegalArgumentException("no photo " + file + " in this shoot"));
+        return photos.get(place(file));
+    }
+
+    /** Which of the photos one is, counted from 0. */
+    int place(String file) {
+        Integer place = places.get(file);
+        if (place == null) {
+            throw new IllegalArgumentException("no photo " + file + " in this shoot");
+        }
+        return place;
     }
 
     /** @throws IllegalArgumentException if there is no such format */
     public Format format(String id) {
+        return format(formats, id);
+    }
+
+    static Format format(List<Format> formats, String id) {
         return formats.stream()
                 .filter(format -> format.id().equals(id))
                 .findFirst()
@@ -130,30 +142,19 @@ public final class Shoot {
         return Optional.ofNullable(lead).flatMap(this::find);
     }
 
+    /** Changes to it, gathered. */
+    public ShootDraft draft() {
+        return new ShootDraft(this);
+    }
+
     /** The shoot with one photo changed. */
     public Shoot with(String file, UnaryOperator<Photo> change) {
-        return withEach(List.of(file), change);
+        return draft().change(file, change).shoot();
     }
 
-    /**
-     * The shoot with some photos changed, in one copy.
-     *
-     * @throws IllegalArgumentException if there is no such photo
-     */
+    /** The shoot with some photos changed. */
     public Shoot withEach(Collection<String> files, UnaryOperator<Photo> change) {
-        List<Photo> changed = new ArrayList<>(photos);
-        for (String file : files) {
-            int place = places.get(photo(file).file());
-            changed.set(place, change.apply(changed.get(place)));
-        }
-        return withStates(changed);
-    }
-
-    /** The shoot with these photos in place of those of the same files. */
-    public Shoot withChanged(Map<String, Photo> changes) {
-        List<Photo> changed = new ArrayList<>(photos);
-        changed.replaceAll(photo -> changes.getOrDefault(photo.file(), photo));
-        return withStates(changed);
+        return draft().change(files, change).shoot();
     }
 
     /** The shoot with its photos said to be in another order; see {@link #withPhotos}. */
@@ -168,9 +169,7 @@ public final class Shoot {
 
     /** The shoot with a format in place of the one of the same id. */
     public Shoot withFormat(Format changed) {
-        return withFormats(formats.stream()
-                .map(format -> format.id().equals(changed.id()) ? changed : format)
-                .toList());
+        return draft().put(changed).shoot();
     }
 
     public Shoot withFormats(List<Format> newFormats) {
@@ -188,7 +187,7 @@ public final class Shoot {
         boolean hasAllLeads = other.formats.stream()
                 .flatMap(format -> format.leads().values().stream())
                 .allMatch(lead -> find(lead).isPresent());
-        return hasAllLeads ? Optional.of(withStates(said).withFormats(other.formats)) : Optional.empty();
+        return hasAllLeads ? Optional.of(with(said, other.formats)) : Optional.empty();
     }
 
     @Override

@@ -13,9 +13,7 @@ final class DrawnAhead {
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, RoomPicture.Drawing drawing) {
         private boolean isOf(Photo other, Projection lying, double density) {
-            return Room.isSamePicture(photo, other)
-                    && drawing.projection().equals(lying)
-                    && drawing.density() == density;
+            return photo.hasSamePictureAs(other) && drawing.projection().equals(lying) && drawing.density() == density;
         }
     }
 

@@ -124,8 +124,8 @@ final class Room extends Region {
 
     /** Shows a photo with its crop. The same photo glides there; another one is there at once, when it has been read. */
     void show(PhotoCrop crop) {
-        boolean isSame =
-                base.map(before -> isSamePicture(before.photo(), crop.photo())).orElse(false);
+        boolean isSame = base.map(before -> before.photo().hasSamePictureAs(crop.photo()))
+                .orElse(false);
         base = Optional.of(crop);
         isTurning = false;
         if (!isSame) {
@@ -209,17 +209,6 @@ final class Room extends Region {
         stopReading();
         forgetDrawing();
         waiting.setText(why);
-    }
-
-    static boolean isSamePicture(Photo one, Photo other) {
-        // The identity is learned a little after the first picture; only another one tells of another file.
-        boolean isAnotherFile = one.identity().isPresent()
-                && other.identity().isPresent()
-                && !one.identity().equals(other.identity());
-        return one.file().equals(other.file())
-                && !isAnotherFile
-                && one.turn() == other.turn()
-                && one.isMirrored() == other.isMirrored();
     }
 
     private void forgetDrawing() {
@@ -541,7 +530,7 @@ final class Room extends Region {
     }
 
     private boolean isShowing(Photo photo) {
-        return base.map(crop -> isSamePicture(crop.photo(), photo)).orElse(false);
+        return base.map(crop -> crop.photo().hasSamePictureAs(photo)).orElse(false);
     }
 
     private void take(Photo photo, Picture read) {

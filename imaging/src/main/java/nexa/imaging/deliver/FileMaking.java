@@ -72,7 +72,7 @@ final class FileMaking implements AutoCloseable {
                     photo.file(),
                     String.valueOf(attributes.size()),
                     attributes.lastModifiedTime().toString(),
-                    photo.turn() + " " + photo.isMirrored() + " " + photo.angle(),
+                    photo.preparation().fingerprint(),
                     item.crop().crop().toString(),
                     item.crop().output().toString(),
                     item.format().file().toString(),

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Preparation;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -18,16 +18,14 @@ import org.bytedeco.opencv.opencv_core.Size;
 public final class PhotoPixels {
     private final Path file;
     private final PhotoFacts facts;
-    private final QuarterTurn turn;
-    private final boolean isMirrored;
+    private final Preparation preparation;
     private Optional<SourceMetadata> metadata = Optional.empty();
 
     /** @throws PhotoProblem if the photo cannot be read */
     public PhotoPixels(Path file, Photo photo) throws PhotoProblem {
         this.file = file;
         this.facts = PhotoFacts.read(file);
-        this.turn = photo.turn();
-        this.isMirrored = photo.isMirrored();
+        this.preparation = photo.preparation();
     }
 
     public PhotoFacts facts() {
@@ -205,11 +203,11 @@ public final class PhotoPixels {
             opencv_core.flip(stored, stored, 1);
         }
         // Both turns are clockwise and nothing comes between them.
-        int quarters = (exif.quarterTurns() + turn.degrees() / 90) % 4;
+        int quarters = (exif.quarterTurns() + preparation.turn().degrees() / 90) % 4;
         if (quarters != 0) {
             opencv_core.rotate(stored, stored, quarters - 1);
         }
-        if (isMirrored) {
+        if (preparation.isMirrored()) {
             opencv_core.flip(stored, stored, 1);
         }
         return stored;

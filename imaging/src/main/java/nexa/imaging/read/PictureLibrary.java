@@ -17,7 +17,7 @@ import java.util.function.BiConsumer;
 import nexa.core.geometry.Crop;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Preparation;
 import nexa.imaging.render.ScreenRenderer;
 import org.bytedeco.javacpp.Loader;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -37,9 +37,9 @@ public final class PictureLibrary implements AutoCloseable {
         void failed(PhotoProblem problem);
     }
 
-    private record Key(String file, QuarterTurn turn, boolean isMirrored, PictureLevel level) {
+    private record Key(String file, Preparation inPixels, PictureLevel level) {
         static Key of(Photo photo, PictureLevel level) {
-            return new Key(photo.file(), photo.turn(), photo.isMirrored(), level);
+            return new Key(photo.file(), photo.preparation().inPixels(), level);
         }
     }
 

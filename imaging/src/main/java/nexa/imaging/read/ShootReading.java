@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 
 /**
@@ -112,12 +111,12 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
      * one the camera marked is taken.
      */
     public Shoot sized(Shoot shoot) {
-        List<Photo> photos = new ArrayList<>();
-        for (Photo photo : shoot.photos()) {
-            PhotoFacts read = facts.get(photo.file());
-            photos.add(read == null ? photo : read(photo, read));
-        }
-        return shoot.withPhotos(photos);
+        return shoot.draft()
+                .changeAll(photo -> {
+                    PhotoFacts read = facts.get(photo.file());
+                    return read == null ? photo : read(photo, read);
+                })
+                .shoot();
     }
 
     private static Photo read(Photo photo, PhotoFacts facts) {
@@ -125,8 +124,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
                 && photo.identity().equals(Optional.of(facts.identity()));
         Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
         // The camera's mark is told for the photo as it was stored upright.
-        boolean isAsStored = photo.turn() == QuarterTurn.NONE && !photo.isMirrored();
-        boolean takesSubject = isAsStored
+        boolean takesSubject = photo.preparation().isUpright()
                 && photo.subject().isEmpty()
                 && !photo.hasNoSubject()
                 && facts.subject().isPresent();

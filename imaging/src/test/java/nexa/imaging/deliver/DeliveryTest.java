@@ -40,6 +40,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
@@ -353,8 +354,10 @@ class DeliveryTest {
         for (Photo photo : shoot.photos()) {
             turned = turned.with(
                     photo.file(),
-                    one -> one.withAngle(new Angle(90 * random.nextDouble() - 45))
-                            .withTurn(QuarterTurn.of(90 * random.nextInt(4)), random.nextBoolean()));
+                    one -> one.withPreparation(Preparation.NONE
+                            .withAngle(new Angle(90 * random.nextDouble() - 45))
+                            .withTurn(QuarterTurn.of(90 * random.nextInt(4)))
+                            .withMirrored(random.nextBoolean())));
         }
         shoot = turned;
         Set<String> ids = formats.stream().map(Format::id).collect(Collectors.toSet());

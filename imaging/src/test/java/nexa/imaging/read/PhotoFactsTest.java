@@ -19,6 +19,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
@@ -122,7 +123,7 @@ class PhotoFactsTest {
                 List.of(
                         Photo.untouched("a.jpg"),
                         Photo.untouched("b.jpg").withSubject(Optional.of(own)),
-                        Photo.untouched("c.jpg").withTurn(QuarterTurn.RIGHT, false)));
+                        Photo.untouched("c.jpg").withPreparation(Preparation.NONE.withTurn(QuarterTurn.RIGHT))));
         Shoot read = ShootReading.of(shoot, folder).appliedTo(shoot);
         assertThat(read.photos()).extracting(Photo::file).containsExactly("b.jpg", "c.jpg", "a.jpg");
         assertThat(read.photo("a.jpg").pixels()).hasValue(new PixelSize(400, 600));

@@ -1,0 +1,77 @@
+package nexa.core.geometry;
+
+import java.util.List;
+
+/** A photo's own edges: from (0, 0) to its width and height. Everything is known in closed form. */
+record Rectangle(Size size) implements Region {
+    @Override
+    public List<HalfPlane> edges() {
+        return List.of(
+                new HalfPlane(1, 0, size.width()),
+                new HalfPlane(-1, 0, 0),
+                new HalfPlane(0, 1, size.height()),
+                new HalfPlane(0, -1, 0));
+    }
+
+    @Override
+    public List<Point> corners() {
+        return List.of(
+                Point.ORIGIN,
+                new Point(size.width(), 0),
+                new Point(size.width(), size.height()),
+                new Point(0, size.height()));
+    }
+
+    @Override
+    public double area() {
+        return size.area();
+    }
+
+    @Override
+    public double growth(Size crop, Angle angle) {
+        Size covered = angle.covered(crop);
+        return Math.min(size.width() / covered.width(), size.height() / covered.height());
+    }
+
+    @Override
+    public Point nearestCentre(Point wished, Size crop, Angle angle) {
+        Size covered = angle.covered(crop);
+        return new Point(
+                clamp(wished.x(), covered.width() / 2, size.width()),
+                clamp(wished.y(), covered.height() / 2, size.height()));
+    }
+
+    private static double clamp(double wished, double half, double length) {
+        return half >= length / 2 ? length / 2 : Math.max(half, Math.min(length - half, wished));
+    }
+
+    /** Shrunk about its centre only as far as it could never fit, then slid by the least amount. */
+    @Override
+    public Crop settle(Crop wish, Angle angle) {
+        double growth = growth(wish.size(), angle);
+        Size settled = growth < 1 ? wish.size().times(growth) : wish.size();
+        return new Crop(nearestCentre(wish.centre(), settled, angle), settled);
+    }
+
+    @Override
+    public Crop untouched(double ratio, Angle angle) {
+        double cos = Math.abs(angle.cos());
+        double sin = Math.abs(angle.sin());
+        double height = Math.min(size.width() / (ratio * cos + sin), size.height() / (ratio * sin + cos));
+        return new Crop(new Point(size.width() / 2, size.height() / 2), new Size(ratio * height, height));
+    }
+
+    @Override
+    public double room(Point start, Point way) {
+        double across = room(start.x(), way.x(), size.width());
+        return Math.min(across, room(start.y(), way.y(), size.height()));
+    }
+
+    private static double room(double start, double way, double length) {
+        // A way this short leads nowhere: it is what turning leaves of a nought.
+        if (Math.abs(way) < 1e-12) {
+            return Double.POSITIVE_INFINITY;
+        }
+        return Math.max(0, way > 0 ? (length - start) / way : -start / way);
+    }
+}

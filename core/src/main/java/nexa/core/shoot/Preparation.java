@@ -1,0 +1,63 @@
+package nexa.core.shoot;
+
+import nexa.core.geometry.Angle;
+
+/**
+ * All that is done to a photo, for every format alike, before it is cropped: the quarter turn, then mirroring, then the
+ * angle. Whoever asks whether two pictures or two files are the same, or takes back what was done, asks this; so another
+ * thing that can be done to a photo is added here.
+ *
+ * @param turn before anything else
+ * @param isMirrored left to right, after the quarter turn
+ * @param angle of the turned and mirrored photo
+ */
+public record Preparation(QuarterTurn turn, boolean isMirrored, Angle angle) {
+    public static final Preparation NONE = new Preparation(QuarterTurn.NONE, false, Angle.NONE);
+
+    /** Whether nothing is done to the photo. */
+    public boolean isNone() {
+        return equals(NONE);
+    }
+
+    /** Whether the photo is seen the way it is stored upright; what is stored for it then lies where it says. */
+    public boolean isUpright() {
+        return turn == QuarterTurn.NONE && !isMirrored;
+    }
+
+    public Preparation withTurn(QuarterTurn newTurn) {
+        return new Preparation(newTurn, isMirrored, angle);
+    }
+
+    public Preparation withMirrored(boolean nowMirrored) {
+        return new Preparation(turn, nowMirrored, angle);
+    }
+
+    public Preparation withAngle(Angle newAngle) {
+        return new Preparation(turn, isMirrored, newAngle);
+    }
+
+    /** The same, seen a quarter further clockwise. */
+    public Preparation turnedRight() {
+        // The quarter turn comes before mirroring, and a picture that is mirrored turns the other way.
+        int way = isMirrored ? 270 : 90;
+        return withTurn(QuarterTurn.of((turn.degrees() + way) % 360));
+    }
+
+    /** The same, seen in a mirror that stands beside it. */
+    public Preparation mirrored() {
+        return new Preparation(turn, !isMirrored, new Angle(0 - angle.degrees()));
+    }
+
+    /** The part that a picture kept in memory has in its pixels; the rest is done when it is drawn. */
+    public Preparation inPixels() {
+        return withAngle(Angle.NONE);
+    }
+
+    /**
+     * All of it in letters: the same for the same, another one for anything else. It is kept with files delivered, so what
+     * is added to it says nothing where nothing is done.
+     */
+    public String fingerprint() {
+        return turn + " " + isMirrored + " " + angle;
+    }
+}
