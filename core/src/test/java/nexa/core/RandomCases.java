@@ -2,7 +2,6 @@ package nexa.core;
 
 import java.util.Random;
 import java.util.stream.Stream;
-import nexa.core.crop.Settle;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
@@ -34,7 +33,7 @@ public final class RandomCases {
         Outline outline = new Outline(new Size(sides[0], sides[1]), new Angle(degrees));
         double ratio = Math.exp(random.nextDouble() * 3 - 1.5);
         Size size = outline.largest(ratio).times(0.2 + 0.8 * random.nextDouble());
-        return new Case(seed, outline, Settle.settle(outline, new Crop(anywhere(outline, random), size)), random);
+        return new Case(seed, outline, outline.settle(new Crop(anywhere(outline, random), size)), random);
     }
 
     /** A point in the photo or somewhat around it. */

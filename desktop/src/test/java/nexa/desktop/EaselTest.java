@@ -314,7 +314,7 @@ class EaselTest extends WindowTest {
         waitFor(() -> photo().subject().isPresent()
                 && photo().subject().get().radius().isPresent());
         rightClickOn(room.getCenterX(), room.getCenterY()).clickOn("Put the subject on the nearest crossing");
-        Point subject = photo().subject().orElseThrow().in(photo().size());
+        Point subject = photo().subject().orElseThrow().in(photo().space());
         waitFor(() -> isOnThird(crop().placeOf(subject, photo().angle())));
     }
 

@@ -116,7 +116,7 @@ class FirstCropTest extends WindowTest {
         push(KeyCode.ENTER);
         awaitPicture();
         push(KeyCode.DIGIT1);
-        Crop wide = session().photo().orElseThrow().outline().largestCentred(4 / 3.0);
+        Crop wide = session().photo().orElseThrow().outline().untouched(4 / 3.0);
         push(KeyCode.W);
         waitFor(() -> crop().size().ratio() < 1);
         assertThat(crop().size().ratio()).isCloseTo(0.75, within(1e-9));

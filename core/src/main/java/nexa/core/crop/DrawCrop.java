@@ -41,7 +41,7 @@ public final class DrawCrop {
                 ratio.isPresent() ? Size.ofArea(SEED * SEED, lying.turn(ratio.getAsDouble())) : new Size(SEED, SEED);
         Crop drawn = new Resize(outline, seedAt(seed, corner), corner, anchor, ratio.isPresent()).to(pointer);
         double least = Smallest.shortSide(outline, drawn.size().ratio());
-        return drawn.size().shortSide() < least ? Optional.empty() : Optional.of(Settle.settle(outline, drawn));
+        return drawn.size().shortSide() < least ? Optional.empty() : Optional.of(outline.settle(drawn));
     }
 
     private Crop seedAt(Size seed, Handle corner) {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.HalfPlane;
+import nexa.core.geometry.NearestInside;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
@@ -101,7 +103,7 @@ public final class Resize {
         return new Size(nearest.x(), nearest.y());
     }
 
-    /** What the photo's edges and the smallest size ask of a width and height, each of the form a·w + b·h ≤ c. */
+    /** What the outline's edges and the smallest size ask of a width and height, each of the form a·w + b·h ≤ c. */
     private List<NearestInside.Limit> limits(double least) {
         List<NearestInside.Limit> limits = new ArrayList<>();
         limits.add(
@@ -116,12 +118,9 @@ public final class Resize {
         for (Point corner : cornersFromAnchor()) {
             Point across = outline.angle().toPhoto(new Point(corner.x(), 0));
             Point down = outline.angle().toPhoto(new Point(0, corner.y()));
-            limits.add(new NearestInside.Limit(
-                    across.x(), down.x(), outline.photo().width() - from.x()));
-            limits.add(new NearestInside.Limit(-across.x(), -down.x(), from.x()));
-            limits.add(new NearestInside.Limit(
-                    across.y(), down.y(), outline.photo().height() - from.y()));
-            limits.add(new NearestInside.Limit(-across.y(), -down.y(), from.y()));
+            for (HalfPlane edge : outline.edges()) {
+                limits.add(new NearestInside.Limit(edge.along(across), edge.along(down), -edge.beyond(from)));
+            }
         }
         return limits;
     }

@@ -23,6 +23,6 @@ public final class Tighten {
         double most = outline.growth(crop.size());
         double applied = Math.max(Math.min(least, 1), Math.min(Math.max(most, 1), factor));
         Point centre = about.plus(crop.centre().minus(about).times(applied));
-        return Settle.settle(outline, new Crop(centre, crop.size().times(applied)));
+        return outline.settle(new Crop(centre, crop.size().times(applied)));
     }
 }

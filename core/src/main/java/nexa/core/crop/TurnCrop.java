@@ -8,6 +8,6 @@ public final class TurnCrop {
     private TurnCrop() {}
 
     public static Crop turn(Outline outline, Crop crop) {
-        return Settle.settle(outline, crop.withSize(crop.size().swapped()));
+        return outline.settle(crop.withSize(crop.size().swapped()));
     }
 }

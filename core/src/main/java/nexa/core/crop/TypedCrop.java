@@ -48,7 +48,7 @@ public final class TypedCrop {
             case LEFT -> crop.withCentre(crop.centre().plus(new Point(value - corner.x(), 0)));
             case TOP -> crop.withCentre(crop.centre().plus(new Point(0, value - corner.y())));
         };
-        Crop settled = Settle.settle(outline, wish);
+        Crop settled = outline.settle(wish);
         boolean isLimited = settled.centre().distance(wish.centre()) > MOVED
                 || Math.abs(settled.size().width() - wish.size().width()) > MOVED;
         return new Typed(settled, isLimited);

@@ -1,5 +1,5 @@
 /**
  * What can be done to one crop: settle a wish, slide, resize, tighten, turn. Every operation takes values and returns a
- * new crop that lies in the photo; none knows formats or shoots. Start at {@link nexa.core.crop.Settle}.
+ * new crop that lies in the photo; none knows formats or shoots. Start at {@link nexa.core.crop.Resize}.
  */
 package nexa.core.crop;

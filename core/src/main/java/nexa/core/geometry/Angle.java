@@ -36,4 +36,11 @@ public record Angle(double degrees) {
     public Point toPhoto(Point way) {
         return new Point(way.x() * cos() + way.y() * sin(), -way.x() * sin() + way.y() * cos());
     }
+
+    /** What a crop of this size takes up along the photo's width and height. */
+    public Size covered(Size crop) {
+        double cos = Math.abs(cos());
+        double sin = Math.abs(sin());
+        return new Size(crop.width() * cos + crop.height() * sin, crop.width() * sin + crop.height() * cos);
+    }
 }

@@ -7,9 +7,6 @@ import java.util.List;
  * place that knows a photo's edges; whoever needs them asks it.
  */
 public final class Outline {
-    /** Rounding may put a crop so far outside, in pixels. */
-    private static final double ROUNDING = 1e-6;
-
     private static final double LEAST_ROOM = 0.1;
 
     private final Size photo;
@@ -76,8 +73,7 @@ public final class Outline {
     /** The size of the largest crop of a ratio (width over height) that fits anywhere. */
     public Size largest(double ratio) {
         Require.positive("ratio", ratio);
-        Size unit = new Size(ratio, 1);
-        return region instanceof Rectangle ? region.untouched(ratio, angle).size() : unit.times(growth(unit));
+        return region.largest(ratio, angle);
     }
 
     /** The crop of a ratio that a photo nobody has touched has: as large as can be, as near to the middle as that lets it. */

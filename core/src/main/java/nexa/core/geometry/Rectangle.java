@@ -54,11 +54,16 @@ record Rectangle(Size size) implements Region {
     }
 
     @Override
-    public Crop untouched(double ratio, Angle angle) {
+    public Size largest(double ratio, Angle angle) {
         double cos = Math.abs(angle.cos());
         double sin = Math.abs(angle.sin());
         double height = Math.min(size.width() / (ratio * cos + sin), size.height() / (ratio * sin + cos));
-        return new Crop(new Point(size.width() / 2, size.height() / 2), new Size(ratio * height, height));
+        return new Size(ratio * height, height);
+    }
+
+    @Override
+    public Crop untouched(double ratio, Angle angle) {
+        return new Crop(new Point(size.width() / 2, size.height() / 2), largest(ratio, angle));
     }
 
     @Override

@@ -16,6 +16,9 @@ sealed interface Region permits Rectangle, ConvexPolygon {
     /** The largest factor at which a crop of this size lies inside anywhere. */
     double growth(Size crop, Angle angle);
 
+    /** The largest size of a ratio at which a crop lies inside anywhere. */
+    Size largest(double ratio, Angle angle);
+
     /** The nearest centre to the wished one at which a crop of this size, which fits, lies inside. */
     Point nearestCentre(Point wished, Size crop, Angle angle);
 

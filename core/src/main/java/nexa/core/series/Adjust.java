@@ -35,14 +35,14 @@ public final class Adjust {
         CropEntry entry = photo.entry(format.id());
         Placement placement = entry.placement() instanceof Placement.Follow follow
                 ? tuned(entry, follow, shown)
-                : new Placement.Own(Wish.of(shown, photo.size()));
+                : new Placement.Own(Wish.of(shown, photo.space()));
         return with(placement, shown);
     }
 
     /** As {@link #to}, but an own crop keeps its wished size: it was only slid. */
     public Shoot slidTo(Crop shown) {
         if (photo.entry(format.id()).placement() instanceof Placement.Own own) {
-            Wish moved = own.wish().withCentre(Wish.of(shown, photo.size()).centre());
+            Wish moved = own.wish().withCentre(Wish.of(shown, photo.space()).centre());
             return shoot.with(photo.file(), before -> with(new Placement.Own(moved), shown));
         }
         return to(shown);
@@ -53,7 +53,7 @@ public final class Adjust {
         Crops crops = new Crops(shoot);
         return crops.leadPattern(photo, format).isPresent()
                 ? follow.withTune(crops.follower(turned, format, follow).tuneFor(shown))
-                : new Placement.Own(Wish.of(shown, photo.size()));
+                : new Placement.Own(Wish.of(shown, photo.space()));
     }
 
     private Photo with(Placement placement, Crop shown) {

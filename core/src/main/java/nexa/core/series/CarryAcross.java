@@ -98,7 +98,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
 
     private Photo follower(Photo photo, PhotoCrop now, Photo from) {
         boolean keepsSome = !what.containsAll(Set.of(Carry.values()));
-        Optional<Wish> own = keepsSome ? Optional.of(Wish.of(now.crop(), photo.size())) : Optional.empty();
+        Optional<Wish> own = keepsSome ? Optional.of(Wish.of(now.crop(), photo.space())) : Optional.empty();
         CropEntry entry = new CropEntry(
                 new Placement.Follow(Tune.NONE, what, own, false),
                 photo.entry(format).turn(),

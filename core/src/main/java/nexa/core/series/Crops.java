@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import nexa.core.crop.Settle;
 import nexa.core.format.Format;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
@@ -52,7 +51,7 @@ public final class Crops {
             limited = result.isLimited();
             state = follow.isTuned() ? PhotoCrop.State.TUNED : PhotoCrop.State.FOLLOW;
         } else {
-            crop = photo.outline().largestCentred(format.ratioFor(photo.size(), lying(photo, format, entry)));
+            crop = photo.outline().untouched(format.ratioFor(photo.size(), lying(photo, format, entry)));
             state = PhotoCrop.State.UNTOUCHED;
         }
         PhotoCrop result = new PhotoCrop(photo, format, state, crop, limited, warnings);
@@ -70,7 +69,7 @@ public final class Crops {
     }
 
     private static Crop own(Photo photo, Format format, Placement.Own own, List<PhotoCrop.Warning> warnings) {
-        Crop wish = own.wish().in(photo.size());
+        Crop wish = own.wish().in(photo.space());
         if (!format.ratio().isFree()) {
             double asked = nearerTurn(
                     format.ratioFor(photo.size(), Orientation.WIDE), wish.size().ratio());
@@ -82,7 +81,7 @@ public final class Crops {
                 warnings.add(PhotoCrop.Warning.RATIO_MENDED);
             }
         }
-        return Settle.settle(photo.outline(), wish);
+        return photo.outline().settle(wish);
     }
 
     /** A ratio turned the way that is nearer to another one. */
@@ -100,7 +99,7 @@ public final class Crops {
                 followedRatio(photo, format, lead),
                 SubjectSpot.of(photo),
                 follow.carry(),
-                follow.wish().map(wish -> wish.in(photo.size())));
+                follow.wish().map(wish -> wish.in(photo.space())));
     }
 
     private static double followedRatio(Photo photo, Format format, Pattern lead) {

@@ -3,7 +3,6 @@ package nexa.core.series;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import nexa.core.crop.Settle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
@@ -38,7 +37,8 @@ record Follower(
         Size size = growth < 1 ? wished.times(growth) : wished;
         Point nudge = outline.angle().toPhoto(new Point(tune.dx() * size.width(), tune.dy() * size.height()));
         Crop crop = new Crop(centre(size).plus(nudge), size);
-        Crop settled = Settle.settle(outline, crop);
+        Crop settled = outline.settle(crop);
+        shrunk |= settled.size().width() < size.width() * (1 - SHRUNK);
         double moved = settled.centre().distance(crop.centre());
         return new Result(settled, shrunk || moved > MOVED * outline.photo().longSide());
     }
@@ -59,7 +59,7 @@ record Follower(
             double shortSide = 2 * radius.getAsDouble() / lead.share().getAsDouble();
             return ratio >= 1 ? new Size(shortSide * ratio, shortSide) : new Size(shortSide, shortSide / ratio);
         }
-        return outline.largest(ratio).times(lead.cover());
+        return outline.untouched(ratio).size().times(lead.cover());
     }
 
     private Point centre(Size size) {
@@ -72,8 +72,9 @@ record Follower(
         if (keepsOwn && own.isPresent()) {
             return own.get().centre();
         }
-        Point room = Pattern.room(outline, size);
-        return outline.middle()
+        Point room = outline.roomOfCentre(size);
+        return outline.untouched(ratio)
+                .centre()
                 .plus(new Point(
                         (lead.place().x() - 0.5) * room.x(), (lead.place().y() - 0.5) * room.y()));
     }

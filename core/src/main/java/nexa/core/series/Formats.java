@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
+import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
@@ -42,21 +43,15 @@ public final class Formats {
     private static CropEntry brought(Photo photo, Format format) {
         CropEntry entry = photo.entry(format.id());
         if (entry.placement() instanceof Placement.Own own) {
-            Size size = own.wish().in(photo.size()).size();
+            Size size = own.wish().in(photo.space()).size();
             double ratio = format.ratioFor(photo.size(), size.orientation());
             Size brought = Size.ofArea(size.area(), ratio);
             double most = Math.max(
                     brought.width() / photo.size().width(),
                     brought.height() / photo.size().height());
             Size wished = brought.times(Math.min(1, 2 / most));
-            Wish wish = new Wish(
-                    own.wish().centre(),
-                    new Size(
-                            Math.max(
-                                    Wish.SMALLEST, wished.width() / photo.size().width()),
-                            Math.max(
-                                    Wish.SMALLEST,
-                                    wished.height() / photo.size().height())));
+            Crop crop = own.wish().in(photo.space()).withSize(wished);
+            Wish wish = Wish.of(crop, photo.space()).withCentre(own.wish().centre());
             return entry.withPlacement(new Placement.Own(wish));
         }
         return entry;

@@ -90,7 +90,7 @@ public final class Leads {
         }
         Optional<PhotoCrop> shown =
                 photo.pixels().isPresent() ? Optional.of(crops.of(photo, format)) : Optional.empty();
-        CropEntry owned = shown.map(crop -> entry.withPlacement(new Placement.Own(Wish.of(crop.crop(), photo.size())))
+        CropEntry owned = shown.map(crop -> entry.withPlacement(new Placement.Own(Wish.of(crop.crop(), photo.space())))
                         .withTurn(Lying.said(crop.crop().size().orientation(), photo, format)))
                 .orElse(entry.withPlacement(Placement.UNTOUCHED));
         return photo.withEntry(format.id(), owned);

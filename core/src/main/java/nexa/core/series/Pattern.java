@@ -23,25 +23,17 @@ record Pattern(
     static Pattern of(Outline outline, Crop crop, Optional<SubjectSpot> subject, boolean isFlipped) {
         Size size = crop.size();
         double ratio = size.ratio();
-        Point room = room(outline, size);
-        Point off = crop.centre().minus(outline.middle());
+        Crop untouched = outline.untouched(ratio);
+        Point room = outline.roomOfCentre(size);
+        Point off = crop.centre().minus(untouched.centre());
         return new Pattern(
                 isFlipped,
                 ratio,
-                size.width() / outline.largest(ratio).width(),
+                size.width() / untouched.size().width(),
                 new Point(0.5 + off.x() / room.x(), 0.5 + off.y() / room.y()),
                 subject.map(spot -> crop.placeOf(spot.at(), outline.angle())),
                 subject.isPresent() && subject.get().radius().isPresent()
                         ? OptionalDouble.of(2 * subject.get().radius().getAsDouble() / size.shortSide())
                         : OptionalDouble.empty());
-    }
-
-    /** The room a crop's centre has, never taken for less than a tenth of the photo, which keeps everything continuous. */
-    static Point room(Outline outline, Size crop) {
-        double width = outline.photo().width();
-        double height = outline.photo().height();
-        return new Point(
-                Math.max(width - 2 * outline.halfAcross(crop), 0.1 * width),
-                Math.max(height - 2 * outline.halfDown(crop), 0.1 * height));
     }
 }

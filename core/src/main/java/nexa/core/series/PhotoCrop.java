@@ -49,7 +49,7 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
 
     /** The share of the photo that is kept, above 0 and at most 1. */
     public double kept() {
-        return crop.size().area() / photo.size().area();
+        return crop.size().area() / outline().area();
     }
 
     /** The size in pixels that the format asks for. */

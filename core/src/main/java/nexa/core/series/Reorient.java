@@ -118,7 +118,7 @@ public enum Reorient {
     private static CropEntry quarter(CropEntry entry, Photo turned, Format format) {
         if (entry.placement() instanceof Placement.Own own) {
             Wish wish = quarter(own.wish());
-            Orientation lying = wish.in(turned.size()).size().orientation();
+            Orientation lying = wish.in(turned.space()).size().orientation();
             return entry.withPlacement(new Placement.Own(wish)).withTurn(Lying.said(lying, turned, format));
         }
         CropEntry lying =

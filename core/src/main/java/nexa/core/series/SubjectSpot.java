@@ -8,12 +8,7 @@ import nexa.core.shoot.Photo;
 /** A photo's subject in its pixels. */
 record SubjectSpot(Point at, OptionalDouble radius) {
     static Optional<SubjectSpot> of(Photo photo) {
-        return photo.subject().map(subject -> {
-            double side = photo.size().shortSide();
-            OptionalDouble radius = subject.radius().isPresent()
-                    ? OptionalDouble.of(subject.radius().getAsDouble() * side)
-                    : OptionalDouble.empty();
-            return new SubjectSpot(subject.in(photo.size()), radius);
-        });
+        return photo.subject()
+                .map(subject -> new SubjectSpot(subject.in(photo.space()), subject.radiusIn(photo.space())));
     }
 }

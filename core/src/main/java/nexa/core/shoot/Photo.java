@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Outline;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Size;
 
 /**
@@ -72,6 +73,15 @@ public record Photo(
     public Size size() {
         PixelSize stored = pixels.orElseThrow(() -> new IllegalStateException(file + " has not been read"));
         return (preparation.turn().swapsSides() ? stored.swapped() : stored).size();
+    }
+
+    /**
+     * How what is stored of it lies in the plane of its crops.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public PhotoSpace space() {
+        return new PhotoSpace(size());
     }
 
     /**

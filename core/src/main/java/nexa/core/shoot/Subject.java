@@ -1,9 +1,9 @@
 package nexa.core.shoot;
 
 import java.util.OptionalDouble;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
-import nexa.core.geometry.Size;
 
 /**
  * The point that marks what a photo is about.
@@ -24,8 +24,29 @@ public record Subject(Point at, OptionalDouble radius) {
         }
     }
 
-    /** In the photo's pixels. */
-    public Point in(Size photo) {
-        return new Point(at.x() * photo.width(), at.y() * photo.height());
+    /** Where it lies in the plane. */
+    public Point in(PhotoSpace space) {
+        return space.toPlane(at);
+    }
+
+    /** Its radius in the plane, if there is one. */
+    public OptionalDouble radiusIn(PhotoSpace space) {
+        return radius.isPresent()
+                ? OptionalDouble.of(radius.getAsDouble() * space.photo().shortSide())
+                : OptionalDouble.empty();
+    }
+
+    /** What is marked by a point in the plane, or the nearest one in the photo, and a radius there, if there is one. */
+    public static Subject of(Point inPlane, OptionalDouble radius, PhotoSpace space) {
+        Point stored = space.toStored(inPlane);
+        OptionalDouble share = radius.isPresent()
+                ? OptionalDouble.of(
+                        Math.min(1, radius.getAsDouble() / space.photo().shortSide()))
+                : OptionalDouble.empty();
+        return new Subject(new Point(within(stored.x()), within(stored.y())), share);
+    }
+
+    private static double within(double share) {
+        return Math.max(0, Math.min(1, share));
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
@@ -24,32 +25,25 @@ public record Wish(Point centre, Size size) {
         Require.within("height", size.height(), SMALLEST, 2);
     }
 
-    public static Wish of(Crop crop, Size photo) {
+    public static Wish of(Crop crop, PhotoSpace space) {
+        Point centre = space.toStored(crop.centre());
+        Size size = space.sizeStored(crop);
         return new Wish(
-                new Point(
-                        share(crop.centre().x(), photo.width()),
-                        share(crop.centre().y(), photo.height())),
-                nearest(crop.size(), photo));
-    }
-
-    private static Size nearest(Size crop, Size photo) {
-        return new Size(
-                Math.max(SMALLEST, crop.width() / photo.width()), Math.max(SMALLEST, crop.height() / photo.height()));
+                new Point(share(centre.x()), share(centre.y())),
+                new Size(Math.max(SMALLEST, size.width()), Math.max(SMALLEST, size.height())));
     }
 
     /** A crop's centre lies in its photo; rounding may put it a hair outside. */
-    private static double share(double value, double length) {
-        return Math.max(0, Math.min(1, value / length));
+    private static double share(double value) {
+        return Math.max(0, Math.min(1, value));
     }
 
     public Wish withCentre(Point newCentre) {
         return new Wish(newCentre, size);
     }
 
-    /** In the photo's pixels. */
-    public Crop in(Size photo) {
-        return new Crop(
-                new Point(centre.x() * photo.width(), centre.y() * photo.height()),
-                new Size(size.width() * photo.width(), size.height() * photo.height()));
+    /** The crop wished, in the plane. */
+    public Crop in(PhotoSpace space) {
+        return space.cropInPlane(centre, size);
     }
 }

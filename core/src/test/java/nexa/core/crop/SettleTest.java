@@ -32,7 +32,7 @@ class SettleTest {
     @MethodSource("settleVectors")
     void settlesAsWorkedOutElsewhere(JsonNode given) {
         Outline outline = Vectors.outline(given);
-        Crop settled = Settle.settle(outline, Vectors.crop(given.get("wish")));
+        Crop settled = outline.settle(Vectors.crop(given.get("wish")));
         Crop expected = Vectors.crop(given.get("settled"));
         assertNear(settled, expected, 1e-6);
         List<Point> corners = settled.corners(outline.angle());
@@ -58,12 +58,12 @@ class SettleTest {
         Crop wish = new Crop(
                 RandomCases.anywhere(given.outline(), given.random()),
                 given.crop().size().times(3 * given.random().nextDouble() + 0.01));
-        Crop settled = Settle.settle(given.outline(), wish);
+        Crop settled = given.outline().settle(wish);
         assertThat(given.outline().contains(settled, 1e-6)).isTrue();
         assertThat(settled.size().ratio())
                 .isCloseTo(wish.size().ratio(), within(1e-9 * wish.size().ratio()));
         assertNear(
-                Settle.settle(given.outline(), settled),
+                given.outline().settle(settled),
                 settled,
                 1e-9 * given.outline().photo().longSide());
     }
@@ -72,7 +72,7 @@ class SettleTest {
     @MethodSource("randomCases")
     void movesByNoMoreThanNeeded(RandomCases.Case given) {
         Point wished = RandomCases.anywhere(given.outline(), given.random());
-        Crop settled = Settle.settle(given.outline(), given.crop().withCentre(wished));
+        Crop settled = given.outline().settle(given.crop().withCentre(wished));
         double moved = settled.centre().distance(wished);
         for (int i = 0; i < 50; i++) {
             Crop other = given.crop().withCentre(RandomCases.anywhere(given.outline(), given.random()));

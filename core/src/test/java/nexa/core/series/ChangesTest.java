@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import nexa.core.crop.Settle;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
 import nexa.core.format.PixelSize;
@@ -17,6 +16,7 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Carry;
@@ -147,9 +147,9 @@ class ChangesTest {
         boolean isQuarter = how == Reorient.RIGHT || how == Reorient.LEFT;
         assertThat(after.size().width())
                 .isCloseTo(isQuarter ? before.size().height() : before.size().width(), within(1e-6));
-        Point subjectBefore =
-                before.placeOf(shoot.photo("own.jpg").subject().orElseThrow().in(new Size(4000, 3000)), new Angle(3));
-        Point subjectAfter = after.placeOf(photo.subject().orElseThrow().in(photo.size()), photo.angle());
+        Point subjectBefore = before.placeOf(
+                shoot.photo("own.jpg").subject().orElseThrow().in(new PhotoSpace(new Size(4000, 3000))), new Angle(3));
+        Point subjectAfter = after.placeOf(photo.subject().orElseThrow().in(photo.space()), photo.angle());
         Point expected = switch (how) {
             case RIGHT -> new Point(1 - subjectBefore.y(), subjectBefore.x());
             case LEFT -> new Point(subjectBefore.y(), 1 - subjectBefore.x());
@@ -250,7 +250,7 @@ class ChangesTest {
     void turningAPhotoAndBackGivesTheFirstCropExactly() {
         Crop before = crop(shoot, "own.jpg");
         Shoot turned = shoot.with("own.jpg", photo -> photo.withAngle(new Angle(31)));
-        assertThat(Settle.settle(turned.photo("own.jpg").outline(), crop(turned, "own.jpg")))
+        assertThat(turned.photo("own.jpg").outline().settle(crop(turned, "own.jpg")))
                 .isEqualTo(crop(turned, "own.jpg"));
         assertThat(crop(turned.with("own.jpg", photo -> photo.withAngle(new Angle(3))), "own.jpg"))
                 .isEqualTo(before);

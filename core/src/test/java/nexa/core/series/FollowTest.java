@@ -21,6 +21,7 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Carry;
@@ -73,8 +74,10 @@ class FollowTest {
     private static Shoot shoot(JsonNode given) {
         JsonNode lead = given.get("lead");
         Size leadSize = Vectors.size(lead.get("photo"));
-        CropEntry own =
-                new CropEntry(new Placement.Own(Wish.of(Vectors.crop(lead.get("crop")), leadSize)), turn(lead), false);
+        CropEntry own = new CropEntry(
+                new Placement.Own(Wish.of(Vectors.crop(lead.get("crop")), new PhotoSpace(leadSize))),
+                turn(lead),
+                false);
         List<Photo> photos = new ArrayList<>();
         photos.add(photo("lead.jpg", lead, own));
         for (JsonNode follower : given.get("followers")) {

@@ -1,6 +1,5 @@
 package nexa.desktop.easel;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -10,26 +9,19 @@ import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.shape.ClosePath;
-import javafx.scene.shape.FillRule;
-import javafx.scene.shape.HLineTo;
-import javafx.scene.shape.LineTo;
-import javafx.scene.shape.MoveTo;
-import javafx.scene.shape.Path;
-import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.shape.VLineTo;
 import nexa.core.crop.Handle;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Size;
 import nexa.desktop.picture.GuideLayer;
+import nexa.desktop.picture.Veil;
 import nexa.desktop.shell.Words;
 
 /** What lies over the picture: the mat's veil, the crop's edge, the guide and the handles. */
 final class CropOverlay extends Pane {
     private static final double GRIP = 24;
 
-    private final Path veil = new Path();
+    private final Veil veil = new Veil();
     private final Rectangle halo = new Rectangle();
     private final Rectangle edge = new Rectangle();
     private final GuideLayer guides = new GuideLayer();
@@ -39,9 +31,6 @@ final class CropOverlay extends Pane {
 
     CropOverlay(Consumer<StackPane> prepareHandle) {
         setPickOnBounds(false);
-        veil.setFillRule(FillRule.EVEN_ODD);
-        veil.setMouseTransparent(true);
-        veil.setManaged(false);
         halo.getStyleClass().add("crop-halo");
         edge.getStyleClass().add("crop-edge");
         halo.setMouseTransparent(true);
@@ -83,12 +72,18 @@ final class CropOverlay extends Pane {
     }
 
     /** Lays the overlay over a crop that lies at a frame of the room, and over its photo. */
-    void lay(Rectangle frame, Projection projection, Size photo) {
+    void lay(Rectangle frame, Projection projection, Outline outline) {
         double left = frame.getX();
         double top = frame.getY();
         veil.setVisible(hasVeil);
         if (hasVeil) {
-            layVeil(frame, projection, photo);
+            veil.lay(
+                    outline.corners().stream().map(projection::toScreen).toList(),
+                    List.of(
+                            new Point(left, top),
+                            new Point(left + frame.getWidth(), top),
+                            new Point(left + frame.getWidth(), top + frame.getHeight()),
+                            new Point(left, top + frame.getHeight())));
         }
         place(halo, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
         place(edge, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
@@ -99,27 +94,6 @@ final class CropOverlay extends Pane {
                 GRIP));
         guides.lay(frame);
         onPhoto.lay(projection);
-    }
-
-    /** The photo's outline with the crop cut out of it: the surround stays as it is. */
-    private void layVeil(Rectangle frame, Projection projection, Size photo) {
-        List<PathElement> outline = new ArrayList<>();
-        List<Point> corners = List.of(
-                new Point(0, 0),
-                new Point(photo.width(), 0),
-                new Point(photo.width(), photo.height()),
-                new Point(0, photo.height()));
-        for (Point corner : corners) {
-            Point at = projection.toScreen(corner);
-            outline.add(outline.isEmpty() ? new MoveTo(at.x(), at.y()) : new LineTo(at.x(), at.y()));
-        }
-        outline.add(new ClosePath());
-        outline.add(new MoveTo(frame.getX(), frame.getY()));
-        outline.add(new HLineTo(frame.getX() + frame.getWidth()));
-        outline.add(new VLineTo(frame.getY() + frame.getHeight()));
-        outline.add(new HLineTo(frame.getX()));
-        outline.add(new ClosePath());
-        veil.getElements().setAll(outline);
     }
 
     private static void place(Rectangle part, double x, double y, double width, double height) {

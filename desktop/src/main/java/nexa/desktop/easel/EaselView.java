@@ -232,8 +232,8 @@ public final class EaselView extends View {
     private static Optional<PhotoLayer.Spot> spot(Photo photo) {
         return photo.subject()
                 .map(subject -> new PhotoLayer.Spot(
-                        subject.in(photo.size()),
-                        subject.radius().orElse(0) * photo.size().shortSide()));
+                        subject.in(photo.space()),
+                        subject.radiusIn(photo.space()).orElse(0)));
     }
 
     private String whyNothing() {

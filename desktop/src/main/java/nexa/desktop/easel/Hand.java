@@ -457,7 +457,7 @@ final class Hand {
         session.crop()
                 .ifPresent(crop -> commit(
                         Edit.Kind.LARGEST,
-                        crop.outline().largestCentred(crop.crop().size().ratio())));
+                        crop.outline().untouched(crop.crop().size().ratio())));
     }
 
     /** Makes a crop the one of the photo worked on, as one edit. */

@@ -1,5 +1,7 @@
 package nexa.desktop.easel;
 
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
@@ -26,11 +28,14 @@ record Projection(Size room, Point middle, double scale, Angle angle) {
     /** All of the photo as it is turned, as large as fits with a margin around it. */
     static Projection whole(Size room, double margin, Outline outline) {
         Angle angle = outline.angle();
-        Size photo = outline.photo();
-        double cos = Math.abs(angle.cos());
-        double sin = Math.abs(angle.sin());
-        Size covered = new Size(photo.width() * cos + photo.height() * sin, photo.width() * sin + photo.height() * cos);
-        return fitting(room, margin, new Crop(outline.middle(), covered), angle);
+        List<Point> onScreen = outline.corners().stream()
+                .map(corner -> angle.toScreen(corner.minus(outline.middle())))
+                .toList();
+        DoubleSummaryStatistics across = onScreen.stream().mapToDouble(Point::x).summaryStatistics();
+        DoubleSummaryStatistics down = onScreen.stream().mapToDouble(Point::y).summaryStatistics();
+        Point off = new Point((across.getMin() + across.getMax()) / 2, (down.getMin() + down.getMax()) / 2);
+        Size covered = new Size(across.getMax() - across.getMin(), down.getMax() - down.getMin());
+        return fitting(room, margin, new Crop(outline.middle().plus(angle.toPhoto(off)), covered), angle);
     }
 
     /** The photo moved so that one of its points lies at a place of the room, turned and scaled as given. */

@@ -480,9 +480,9 @@ final class Room extends Region {
     private void layOverlay() {
         shown.ifPresent(now -> {
             Rectangle frame = frame();
-            overlay.lay(frame, now, base.orElseThrow().photo().size());
+            overlay.lay(frame, now, base.orElseThrow().outline());
             double share =
-                    shownCrop.size().area() / base.orElseThrow().photo().size().area();
+                    shownCrop.size().area() / base.orElseThrow().outline().area();
             kept.setText(Words.get("easel.kept", Words.number(100 * share, 0)));
             kept.autosize();
             double below = Math.min(frame.getY() + frame.getHeight(), getHeight() - kept.getHeight() - 2);

@@ -9,7 +9,6 @@ import nexa.core.crop.Resize;
 import nexa.core.format.Format;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Size;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
@@ -87,7 +86,7 @@ final class Tools {
                                 PutOnGuide.point(
                                         crop.outline(),
                                         crop.crop(),
-                                        subject.in(crop.photo().size())))));
+                                        subject.in(crop.photo().space())))));
     }
 
     void clearSubject() {
@@ -145,20 +144,14 @@ final class Tools {
             say.accept("");
             Projection projection = room.projection().orElseThrow();
             Photo photo = session.photo().orElseThrow();
-            Size size = photo.size();
             Point at = projection.toPhoto(from);
-            double radius = at.distance(projection.toPhoto(to)) / size.shortSide();
-            Point share = new Point(within(at.x() / size.width()), within(at.y() / size.height()));
-            OptionalDouble circle =
-                    from.distance(to) < CLICK ? OptionalDouble.empty() : OptionalDouble.of(Math.min(1, radius));
+            OptionalDouble radius = from.distance(to) < CLICK
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(at.distance(projection.toPhoto(to)));
+            Subject subject = Subject.of(at, radius, photo.space());
             session.edit(
                     Edit.Kind.SUBJECT,
-                    shoot -> shoot.with(
-                            photo.file(), before -> before.withSubject(Optional.of(new Subject(share, circle)))));
-        }
-
-        private static double within(double share) {
-            return Math.max(0, Math.min(1, share));
+                    shoot -> shoot.with(photo.file(), before -> before.withSubject(Optional.of(subject))));
         }
     }
 }

@@ -140,7 +140,7 @@ final class LineUpCell extends VBox {
         Optional<Point> place = crop.photo()
                 .subject()
                 .map(subject -> crop.crop()
-                        .placeOf(subject.in(crop.photo().size()), crop.photo().angle()));
+                        .placeOf(subject.in(crop.photo().space()), crop.photo().angle()));
         boolean isIn = place.map(at -> at.x() >= 0 && at.x() <= 1 && at.y() >= 0 && at.y() <= 1)
                 .orElse(false);
         ring.setVisible(isIn);

@@ -2,6 +2,7 @@ package nexa.desktop.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -14,10 +15,6 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.FillRule;
-import javafx.scene.shape.LineTo;
-import javafx.scene.shape.MoveTo;
-import javafx.scene.shape.Path;
 import javafx.scene.shape.Polygon;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -25,6 +22,7 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.picture.Thumb;
+import nexa.desktop.picture.Veil;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
@@ -53,7 +51,7 @@ final class Print extends VBox {
     private final Doors doors;
     private final Polygon notch = new Polygon(0, 0, NOTCH, 0, NOTCH, NOTCH);
     private final Thumb thumb;
-    private final Path veil = new Path();
+    private final Veil veil = new Veil();
     private final Polygon edge = new Polygon();
     private final Polygon halo = new Polygon();
     private final Pane marks = new Pane(veil, halo, edge);
@@ -70,7 +68,6 @@ final class Print extends VBox {
         this.session = session;
         this.doors = doors;
         this.thumb = new Thumb(session.pictures());
-        veil.setFillRule(FillRule.EVEN_ODD);
         veil.getStyleClass().add("print-veil");
         halo.getStyleClass().add("print-crop-halo");
         edge.getStyleClass().add("print-crop");
@@ -203,23 +200,11 @@ final class Print extends VBox {
         double scale = Math.min(room.width() / photo.width(), room.height() / photo.height());
         double left = (room.width() - scale * photo.width()) / 2;
         double top = (room.height() - scale * photo.height()) / 2;
-        double right = left + scale * photo.width();
-        double bottom = top + scale * photo.height();
-        List<Point> corners = crop.crop().corners(crop.photo().angle()).stream()
-                .map(corner -> corner.times(scale).plus(new Point(left, top)))
-                .toList();
-        veil.getElements()
-                .setAll(
-                        new MoveTo(left, top),
-                        new LineTo(right, top),
-                        new LineTo(right, bottom),
-                        new LineTo(left, bottom));
-        veil.getElements().add(new LineTo(left, top));
-        veil.getElements().add(new MoveTo(corners.get(0).x(), corners.get(0).y()));
-        for (int i = 1; i <= 4; i++) {
-            Point corner = corners.get(i % 4);
-            veil.getElements().add(new LineTo(corner.x(), corner.y()));
-        }
+        UnaryOperator<Point> inPrint = point -> point.times(scale).plus(new Point(left, top));
+        List<Point> corners =
+                crop.crop().corners(crop.photo().angle()).stream().map(inPrint).toList();
+        List<Point> outline = crop.outline().corners().stream().map(inPrint).toList();
+        veil.lay(outline, corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())
                 .toArray(Double[]::new);

@@ -57,7 +57,7 @@ class LineUpTest {
     }
 
     private static Shoot tightened(Shoot shoot, String file, double side) {
-        Crop crop = shoot.photo(file).outline().largestCentred(1);
+        Crop crop = shoot.photo(file).outline().untouched(1);
         return new Adjust(shoot, file, FORMAT).to(crop.withSize(new Size(side, side)));
     }
 

@@ -1,0 +1,209 @@
+package nexa.core.geometry;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A region within any convex corners. How a wish settles in it is what {@link Rectangle} does where all edges are far apart. */
+final class ConvexPolygon implements Region {
+    /** A crop outside by less, in pixels, is inside. */
+    private static final double SLACK = 1e-6;
+
+    /** A crop that could lie at a sharp tip only is not made smaller than this share of what fits anywhere. */
+    private static final double LEAST = 0.25;
+
+    /** More than any crop grows whose longest reach is half the region's size. */
+    private static final double BEYOND_GROWTH = 100;
+
+    private final Size photo;
+    private final List<Point> corners;
+    private final List<HalfPlane> edges;
+    private final Extent across;
+    private final Extent down;
+    private final Point middle;
+    private final double unit;
+
+    /**
+     * A polygon.
+     *
+     * @param photo the size of the photo it is the outline of
+     * @param corners clockwise as seen with y downwards
+     */
+    ConvexPolygon(Size photo, List<Point> corners) {
+        if (corners.size() < 3) {
+            throw new IllegalArgumentException("an outline has at least 3 corners, but here are " + corners.size());
+        }
+        this.photo = photo;
+        this.corners = List.copyOf(corners);
+        List<HalfPlane> sides = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            sides.add(HalfPlane.rightOf(corners.get(i), corners.get((i + 1) % corners.size())));
+        }
+        this.edges = List.copyOf(sides);
+        this.across = Extent.of(corners.stream().mapToDouble(Point::x).toArray());
+        this.down = Extent.of(corners.stream().mapToDouble(Point::y).toArray());
+        this.middle = new Point(across.middle(), down.middle());
+        this.unit = Math.max(across.half(), down.half());
+    }
+
+    private record Extent(double from, double to) {
+        static Extent of(double... values) {
+            double[] sorted = values.clone();
+            Arrays.sort(sorted);
+            return new Extent(sorted[0], sorted[sorted.length - 1]);
+        }
+
+        double middle() {
+            return (from + to) / 2;
+        }
+
+        double half() {
+            return (to - from) / 2;
+        }
+    }
+
+    @Override
+    public List<HalfPlane> edges() {
+        return edges;
+    }
+
+    @Override
+    public List<Point> corners() {
+        return corners;
+    }
+
+    @Override
+    public double area() {
+        double twice = 0;
+        for (int i = 0; i < corners.size(); i++) {
+            Point one = corners.get(i).minus(middle);
+            Point next = corners.get((i + 1) % corners.size()).minus(middle);
+            twice += one.x() * next.y() - one.y() * next.x();
+        }
+        return twice / 2;
+    }
+
+    @Override
+    public double growth(Size crop, Angle angle) {
+        Scaled scaled = new Scaled(crop, angle);
+        // The bounding box, so that three rows meet where only two opposite edges hold the crop.
+        List<Tightest.Row> start = List.of(
+                new Tightest.Row(1, 0, 0, across.half() / unit),
+                new Tightest.Row(-1, 0, 0, across.half() / unit),
+                new Tightest.Row(0, 1, 0, down.half() / unit),
+                new Tightest.Row(0, -1, 0, down.half() / unit),
+                new Tightest.Row(0, 0, 1, BEYOND_GROWTH));
+        return new Tightest(new Tightest.Largest(), scaled.rows()).from(start).t() / scaled.reach();
+    }
+
+    @Override
+    public Size largest(double ratio, Angle angle) {
+        Size unitHigh = new Size(ratio, 1);
+        return unitHigh.times(growth(unitHigh, angle));
+    }
+
+    /** The edges as rows for a crop, in coordinates from the middle, the half size being 1 and the longest reach 1. */
+    private final class Scaled {
+        private final double[] reaches;
+        private final double longest;
+
+        Scaled(Size crop, Angle angle) {
+            reaches = edges.stream()
+                    .mapToDouble(edge -> edge.reach(crop, angle) / unit)
+                    .toArray();
+            longest = Extent.of(reaches).to();
+        }
+
+        /** What a factor has to be multiplied by in these coordinates. */
+        double reach() {
+            return longest;
+        }
+
+        List<Tightest.Row> rows() {
+            List<Tightest.Row> rows = new ArrayList<>();
+            for (int i = 0; i < edges.size(); i++) {
+                HalfPlane edge = edges.get(i);
+                rows.add(new Tightest.Row(edge.x(), edge.y(), reaches[i] / longest, -edge.beyond(middle) / unit));
+            }
+            return rows;
+        }
+    }
+
+    @Override
+    public Point nearestCentre(Point wished, Size crop, Angle angle) {
+        return new NearestInside(edges.stream()
+                        .map(edge ->
+                                new NearestInside.Limit(edge.x(), edge.y(), edge.limit() - edge.reach(crop, angle)))
+                        .toList())
+                .to(wished);
+    }
+
+    /**
+     * Of all factors k ≤ 1 and centres m at which it lies inside, those with the largest k d − |m − m₀|² / L, d being the
+     * crop's diagonal, m₀ the centre wished and L the photo's sides and twice the way from its middle together. Where edges run
+     * together that shrinks it a little rather than slide it far.
+     */
+    @Override
+    public Crop settle(Crop wish, Angle angle) {
+        boolean isInside =
+                edges.stream().allMatch(edge -> edge.beyond(wish.centre()) + edge.reach(wish.size(), angle) <= SLACK);
+        return isInside ? wish : broughtIn(wish, angle);
+    }
+
+    private Crop broughtIn(Crop wish, Angle angle) {
+        Scaled scaled = new Scaled(wish.size(), angle);
+        Point from = wish.centre().minus(middle).times(1 / unit);
+        Point photoMiddle = new Point(photo.width() / 2, photo.height() / 2);
+        double slide = photo.width() + photo.height() + 2 * wish.centre().distance(photoMiddle);
+        double diagonal = Math.hypot(wish.size().width(), wish.size().height());
+        Tightest.Near near = new Tightest.Near(from.x(), from.y(), diagonal / unit / scaled.reach(), slide / unit);
+        Tightest.Row wholly = new Tightest.Row(0, 0, 1, scaled.reach());
+        Tightest.Answer answer = new Tightest(
+                        near,
+                        Stream.concat(scaled.rows().stream(), Stream.of(wholly)).toList())
+                .from(List.of(wholly));
+        double factor = answer.t() / scaled.reach();
+        double least = LEAST * Math.min(1, growth(wish.size(), angle));
+        if (factor < least) {
+            Size size = wish.size().times(least);
+            return new Crop(nearestCentre(wish.centre(), size, angle), size);
+        }
+        Point centre = new Point(answer.x(), answer.y()).times(unit).plus(middle);
+        return new Crop(centre, wish.size().times(factor));
+    }
+
+    /** Settled from the photo's middle, of a size that could not fit. */
+    @Override
+    public Crop untouched(double ratio, Angle angle) {
+        Size tooLarge = largest(ratio, angle).times(2);
+        return broughtIn(new Crop(new Point(photo.width() / 2, photo.height() / 2), tooLarge), angle);
+    }
+
+    @Override
+    public double room(Point start, Point way) {
+        double room = Double.POSITIVE_INFINITY;
+        for (HalfPlane edge : edges) {
+            double outwards = edge.along(way);
+            if (outwards > 1e-12) {
+                room = Math.min(room, Math.max(0, -edge.beyond(start) / outwards));
+            }
+        }
+        return room;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof ConvexPolygon that && photo.equals(that.photo) && corners.equals(that.corners);
+    }
+
+    @Override
+    public int hashCode() {
+        return corners.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return corners.toString();
+    }
+}

@@ -1,0 +1,32 @@
+package nexa.core.shape;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Require;
+
+/**
+ * What is known of a lens's faults at one focal length, aperture and distance.
+ *
+ * @param cropFactor of the camera it was measured with, 0.2 … 20
+ * @param aspect long side over short side of that camera's photos, 1 … 4
+ * @param vignetting k₁, k₂, k₃ of the light that arrives, 1 + k₁ r² + k₂ r⁴ + k₃ r⁶; empty if not known
+ */
+public record LensProfile(
+        double cropFactor,
+        double aspect,
+        Optional<Distortion> distortion,
+        Optional<Fringes> fringes,
+        List<Double> vignetting) {
+    private static final double MOST = 10;
+
+    /** @throws IllegalArgumentException for values out of range, NaN, and other than 0 or 3 terms of vignetting */
+    public LensProfile {
+        Require.within("crop factor", cropFactor, 0.2, 20);
+        Require.within("aspect", aspect, 1, 4);
+        vignetting = List.copyOf(vignetting);
+        if (!vignetting.isEmpty() && vignetting.size() != 3) {
+            throw new IllegalArgumentException("vignetting has 3 terms, but here are " + vignetting.size());
+        }
+        vignetting.forEach(term -> Require.within("term", term, -MOST, MOST));
+    }
+}

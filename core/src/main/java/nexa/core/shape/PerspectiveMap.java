@@ -1,0 +1,117 @@
+package nexa.core.shape;
+
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+
+/**
+ * Takes the perspective out: from the straightened picture to the plane and back, both in pixels. The camera is turned about
+ * one axis in the picture until it faces the scene; the middle stays where it is, with its scale.
+ *
+ * <p>A pinhole camera's rotation by Rodrigues' formula; see any textbook on projective geometry. With X = (offset / f, 1) and
+ * d = P X, a point lies in the plane at c + S κ^1.5 f ((d₁, d₂) / d₃ − (P₁₃, P₂₃) / κ), κ = P₃₃. Where d₃ is little, the plane
+ * is drawn out; it ends where a pixel becomes four.
+ */
+final class PerspectiveMap {
+    private static final double DIAGONAL_35 = Math.sqrt(36 * 36 + 24 * 24);
+    private static final double END = Math.pow(4, -2.0 / 3);
+
+    private final Point middle;
+    private final double focal;
+    private final double[][] turn;
+    private final double scale;
+    private final Matrix stretch;
+
+    PerspectiveMap(Perspective perspective, Size photo, Angle angle) {
+        this.middle = new Point(photo.width() / 2, photo.height() / 2);
+        this.focal = perspective.focal35() * Math.hypot(photo.width(), photo.height()) / DIAGONAL_35;
+        double share = perspective.strength() / 100;
+        this.turn = rotation(Math.toRadians(share * perspective.tilt()), Math.toRadians(share * perspective.swing()));
+        this.scale = Math.pow(turn[2][2], 1.5) * focal;
+        double wider = Math.sqrt(perspective.stretch());
+        Matrix turned = Matrix.rotation(angle);
+        this.stretch =
+                turned.transposed().times(new Matrix(wider, 0, 0, 1 / wider)).times(turned);
+    }
+
+    /** By Rodrigues, about the axis (x, y, 0), by its length. */
+    private static double[][] rotation(double x, double y) {
+        double by = Math.hypot(x, y);
+        if (by == 0) {
+            return new double[][] {{1, 0, 0}, {0, 1, 0}, {0, 0, 1}};
+        }
+        double a = x / by;
+        double b = y / by;
+        double sin = Math.sin(by);
+        double cos = Math.cos(by);
+        return new double[][] {
+            {cos + (1 - cos) * a * a, (1 - cos) * a * b, sin * b},
+            {(1 - cos) * a * b, cos + (1 - cos) * b * b, -sin * a},
+            {-sin * b, sin * a, cos}
+        };
+    }
+
+    /** κ: what depth is in the middle. */
+    private double middleDepth() {
+        return turn[2][2];
+    }
+
+    private Point ray(Point straight) {
+        return straight.minus(middle).times(1 / focal);
+    }
+
+    private double row(int row, Point ray) {
+        return turn[row][0] * ray.x() + turn[row][1] * ray.y() + turn[row][2];
+    }
+
+    /** How much depth a point has more than where the plane ends, the middle having 1 − {@link #END} κ. Below 0 beyond it. */
+    double beforeEnd(Point straight) {
+        return row(2, ray(straight)) - END * middleDepth();
+    }
+
+    /** The point, or, if it lies beyond the end of the plane, the last one on its way from the middle. */
+    Point within(Point straight) {
+        double depth = row(2, ray(straight));
+        double end = END * middleDepth();
+        return depth >= end
+                ? straight
+                : middle.plus(straight.minus(middle).times((middleDepth() - end) / (middleDepth() - depth)));
+    }
+
+    Point toPlane(Point straight) {
+        Point ray = ray(straight);
+        double depth = row(2, ray);
+        Point flat = new Point(
+                row(0, ray) / depth - turn[0][2] / middleDepth(), row(1, ray) / depth - turn[1][2] / middleDepth());
+        return middle.plus(stretch.times(flat.times(scale)));
+    }
+
+    Point toStraight(Point plane) {
+        Point flat = stretch.inverse().times(plane.minus(middle)).times(1 / scale);
+        double x = flat.x() + turn[0][2] / middleDepth();
+        double y = flat.y() + turn[1][2] / middleDepth();
+        // A rotation's inverse is its transpose.
+        double depth = turn[0][2] * x + turn[1][2] * y + turn[2][2];
+        return middle.plus(new Point(
+                        (turn[0][0] * x + turn[1][0] * y + turn[2][0]) / depth,
+                        (turn[0][1] * x + turn[1][1] * y + turn[2][1]) / depth)
+                .times(focal));
+    }
+
+    /** √ of how much larger areas are in the plane than in the straightened picture there. */
+    double scaleAt(Point straight) {
+        return Math.pow(middleDepth() / row(2, ray(straight)), 1.5);
+    }
+
+    /** How the plane moves with the straightened picture there: the derivative of {@link #toPlane}. */
+    Matrix derivative(Point straight) {
+        Point ray = ray(straight);
+        double depth = row(2, ray);
+        Matrix flat = new Matrix(
+                (turn[0][0] - turn[2][0] * row(0, ray) / depth) / depth,
+                (turn[0][1] - turn[2][1] * row(0, ray) / depth) / depth,
+                (turn[1][0] - turn[2][0] * row(1, ray) / depth) / depth,
+                (turn[1][1] - turn[2][1] * row(1, ray) / depth) / depth);
+        return stretch.times(flat).times(scale / focal);
+    }
+}

@@ -1,0 +1,167 @@
+package nexa.core.shape;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.HalfPlane;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+
+/**
+ * The plane in which a reshaped photo's crops lie: the photo after its lens and then its perspective were put right, in pixels.
+ * The photo's middle stays, with its scale. Without a lens and a perspective the plane is the photo.
+ */
+public final class Plane {
+    private static final int PLACES = 9;
+    /** Corners nearer to one another, in pixels, are one. */
+    private static final double SAME = 1e-6;
+
+    private final Size photo;
+    private final Angle angle;
+    private final Optional<LensMap> lens;
+    private final Optional<PerspectiveMap> perspective;
+
+    /** @param angle how far the photo is turned, on which the perspective's stretch depends */
+    public Plane(Size photo, Angle angle, Optional<Lens> lens, Optional<Perspective> perspective) {
+        this.photo = photo;
+        this.angle = angle;
+        this.lens = lens.map(one -> new LensMap(one, photo));
+        this.perspective = perspective.filter(one -> !one.isNone()).map(one -> new PerspectiveMap(one, photo, angle));
+    }
+
+    /** A point of the photo, or the last one on its way from the middle that the plane shows, after the lens alone. */
+    private Point straightened(Point inPhoto) {
+        Point straight = lens.map(map -> map.toStraightWithin(inPhoto)).orElse(inPhoto);
+        return perspective.map(map -> map.within(straight)).orElse(straight);
+    }
+
+    /** Where a point of the photo lies; of one beyond what the plane shows, the last one on its way from the middle. */
+    public Point toPlane(Point inPhoto) {
+        Point straight = straightened(inPhoto);
+        return perspective.map(map -> map.toPlane(straight)).orElse(straight);
+    }
+
+    /** Whether the plane shows a point of the photo. */
+    public boolean shows(Point inPhoto) {
+        Optional<Point> straight = lens.isPresent() ? lens.get().toStraight(inPhoto) : Optional.of(inPhoto);
+        return straight.isPresent()
+                && perspective.map(map -> map.beforeEnd(straight.get()) >= 0).orElse(true);
+    }
+
+    /** The point of the photo that a point of the plane shows. */
+    public Point toPhoto(Point inPlane) {
+        Point straight = perspective.map(map -> map.toStraight(inPlane)).orElse(inPlane);
+        return lens.map(map -> map.toPhoto(straight)).orElse(straight);
+    }
+
+    /** √ of how many pixels of the plane there are for one of the photo at a point of the photo. */
+    public double scaleAt(Point inPhoto) {
+        Point straight = straightened(inPhoto);
+        double bent =
+                lens.map(map -> map.growthAt(straight) * map.slopeAt(straight)).orElse(1.0);
+        return perspective.map(map -> map.scaleAt(straight)).orElse(1.0) / Math.sqrt(bent);
+    }
+
+    /**
+     * The pixels of the photo that there are for one of the plane, in a crop's worst place and direction; above 1 where the
+     * photo has more.
+     */
+    public double effective(Crop crop) {
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < PLACES; i++) {
+            for (int j = 0; j < PLACES; j++) {
+                Point place = crop.at((double) i / (PLACES - 1), (double) j / (PLACES - 1), angle);
+                least = Math.min(least, toPhotoDerivative(place).leastStretch());
+            }
+        }
+        return least;
+    }
+
+    private Matrix toPhotoDerivative(Point inPlane) {
+        Point straight = perspective.map(map -> map.toStraight(inPlane)).orElse(inPlane);
+        Matrix faced =
+                perspective.map(map -> map.derivative(straight).inverse()).orElse(new Matrix(1, 0, 0, 1));
+        return lens.map(map -> bent(map, straight).times(faced)).orElse(faced);
+    }
+
+    /** How the photo moves with the straightened picture: by its growth across, by its slope outwards. */
+    private Matrix bent(LensMap map, Point straight) {
+        Point offset = straight.minus(new Point(photo.width() / 2, photo.height() / 2));
+        double radius = Math.hypot(offset.x(), offset.y());
+        double growth = map.growthAt(straight);
+        if (radius == 0) {
+            return new Matrix(growth, 0, 0, growth);
+        }
+        double x = offset.x() / radius;
+        double y = offset.y() / radius;
+        double more = map.slopeAt(straight) - growth;
+        return new Matrix(growth + more * x * x, more * x * y, more * x * y, growth + more * y * y);
+    }
+
+    /** What crops have to stay inside: the photo's edges in the plane, made convex. */
+    public Outline outline() {
+        Outline own = new Outline(photo, angle);
+        boolean isBent = lens.map(LensMap::bends).orElse(false);
+        if (!isBent && perspective.isEmpty()) {
+            return own;
+        }
+        List<Point> corners = isBent ? straightCorners(lens.get()) : own.corners();
+        if (perspective.isPresent()) {
+            PerspectiveMap map = perspective.get();
+            corners = cut(corners, point -> -map.beforeEnd(point));
+            corners = corners.stream().map(map::toPlane).toList();
+        }
+        return Outline.reshaped(photo, angle, distinct(corners));
+    }
+
+    private List<Point> straightCorners(LensMap map) {
+        List<Point> corners = square();
+        for (HalfPlane edge : new StraightOutline(map, photo).edges()) {
+            corners = cut(corners, edge::beyond);
+        }
+        return corners;
+    }
+
+    /** Larger than any straightened picture. */
+    private List<Point> square() {
+        double far = 10 * (photo.width() + photo.height());
+        return List.of(new Point(-far, -far), new Point(far, -far), new Point(far, far), new Point(-far, far));
+    }
+
+    /** How far something lies beyond a straight line; below 0 before it. */
+    private interface Line {
+        double beyond(Point point);
+    }
+
+    /** What of a convex polygon lies before a line. */
+    private static List<Point> cut(List<Point> corners, Line line) {
+        List<Point> left = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            Point one = corners.get(i);
+            Point next = corners.get((i + 1) % corners.size());
+            double beyond = line.beyond(one);
+            double nextBeyond = line.beyond(next);
+            if (beyond <= 0) {
+                left.add(one);
+            }
+            if (beyond < 0 && nextBeyond > 0 || beyond > 0 && nextBeyond < 0) {
+                left.add(one.plus(next.minus(one).times(beyond / (beyond - nextBeyond))));
+            }
+        }
+        return left;
+    }
+
+    private static List<Point> distinct(List<Point> corners) {
+        List<Point> distinct = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            Point before = corners.get((i + corners.size() - 1) % corners.size());
+            if (corners.get(i).distance(before) > SAME) {
+                distinct.add(corners.get(i));
+            }
+        }
+        return distinct;
+    }
+}

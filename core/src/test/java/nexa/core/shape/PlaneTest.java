@@ -1,0 +1,180 @@
+package nexa.core.shape;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import nexa.core.Vectors;
+import nexa.core.crop.Handle;
+import nexa.core.crop.Resize;
+import nexa.core.crop.Slide;
+import nexa.core.crop.Tighten;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class PlaneTest {
+    static Stream<JsonNode> planeVectors() {
+        return Vectors.cases("reshape/plane");
+    }
+
+    static Stream<JsonNode> outlineVectors() {
+        return Vectors.cases("reshape/outline");
+    }
+
+    static Stream<JsonNode> settleVectors() {
+        return Vectors.cases("reshape/settle-in-outline");
+    }
+
+    static Stream<JsonNode> largestVectors() {
+        return Vectors.cases("reshape/largest-in-outline");
+    }
+
+    @ParameterizedTest
+    @MethodSource("planeVectors")
+    void mapsAsWorkedOutElsewhere(JsonNode given) {
+        Plane plane = ReshapeVectors.plane(given);
+        for (JsonNode place : given.get("points")) {
+            Point photo = Vectors.point(place.get("photo"));
+            LensMapTest.assertNear(plane.toPlane(photo), Vectors.point(place.get("plane")), 1e-6);
+            assertThat(plane.scaleAt(photo)).isCloseTo(place.get("scale").asDouble(), within(1e-9));
+            boolean isReached = place.get("reached").asBoolean();
+            assertThat(plane.shows(photo)).isEqualTo(isReached);
+            if (isReached) {
+                LensMapTest.assertNear(plane.toPhoto(plane.toPlane(photo)), photo, 1e-6);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("outlineVectors")
+    void theOutlineIsAsWorkedOutElsewhere(JsonNode given) {
+        Outline outline = ReshapeVectors.plane(given).outline();
+        List<Point> expected = new ArrayList<>();
+        given.get("outline").forEach(corner -> expected.add(Vectors.point(corner)));
+        assertThat(outline.corners()).hasSameSizeAs(expected);
+        for (Point corner : expected) {
+            assertThat(outline.corners().stream()
+                            .mapToDouble(corner::distance)
+                            .min()
+                            .orElseThrow())
+                    .isLessThan(1e-4);
+        }
+        assertThat(outline.area())
+                .isCloseTo(
+                        given.get("area").asDouble(),
+                        within(1e-8 * given.get("area").asDouble()));
+    }
+
+    @ParameterizedTest
+    @MethodSource("settleVectors")
+    void settlesAsWorkedOutElsewhere(JsonNode given) {
+        Plane plane = ReshapeVectors.plane(given);
+        Crop settled = plane.outline().settle(Vectors.crop(given.get("wish")));
+        assertNear(settled, Vectors.crop(given.get("settled")));
+        assertThat(plane.effective(settled)).isCloseTo(given.get("effective").asDouble(), within(1e-6));
+    }
+
+    @ParameterizedTest
+    @MethodSource("largestVectors")
+    void theLargestIsAsWorkedOutElsewhere(JsonNode given) {
+        Outline outline = ReshapeVectors.plane(given).outline();
+        double ratio = given.get("ratio").asDouble();
+        assertThat(outline.largest(ratio).width())
+                .isCloseTo(given.get("largestWidth").asDouble(), within(1e-5));
+        assertNear(outline.untouched(ratio), Vectors.crop(given.get("untouched")));
+    }
+
+    private static void assertNear(Crop actual, Crop expected) {
+        LensMapTest.assertNear(actual.centre(), expected.centre(), 1e-5);
+        assertThat(actual.size().width()).isCloseTo(expected.size().width(), within(1e-5));
+        assertThat(actual.size().height()).isCloseTo(expected.size().height(), within(1e-5));
+    }
+
+    @Test
+    void nothingPutRightIsThePhotoItself() {
+        Size photo = new Size(6000, 4000);
+        Angle angle = new Angle(3);
+        Plane plane = new Plane(photo, angle, Optional.empty(), Optional.empty());
+        assertThat(plane.outline()).isEqualTo(new Outline(photo, angle));
+        assertThat(plane.toPlane(new Point(17, 3999))).isEqualTo(new Point(17, 3999));
+    }
+
+    /** A reshaped outline whose corners are the photo's own behaves like the photo. */
+    @Test
+    void anyOutlineTreatsCropsAsThePhotosOwnEdgesDo() {
+        Random random = new Random(11);
+        for (int i = 0; i < 300; i++) {
+            Size photo = new Size(100 + random.nextInt(5000), 100 + random.nextInt(5000));
+            Angle angle = new Angle(random.nextInt(4) == 0 ? 0 : 90 * random.nextDouble() - 45);
+            Outline own = new Outline(photo, angle);
+            Outline any = Outline.reshaped(photo, angle, own.corners());
+            Size size = new Size(1 + 6000 * random.nextDouble(), 1 + 6000 * random.nextDouble());
+            Point centre = new Point(
+                    photo.width() * (1.6 * random.nextDouble() - 0.3),
+                    photo.height() * (1.6 * random.nextDouble() - 0.3));
+            double near = 1e-6 * photo.longSide();
+            assertThat(any.growth(size)).isCloseTo(own.growth(size), within(1e-8 * own.growth(size)));
+            Crop settled = own.settle(new Crop(centre, size));
+            Crop inAny = any.settle(new Crop(centre, size));
+            assertThat(inAny.centre().distance(settled.centre()))
+                    .as("case " + i)
+                    .isLessThan(near);
+            assertThat(inAny.size().width()).isCloseTo(settled.size().width(), within(near));
+            Crop largest = own.untouched(size.ratio());
+            Crop largestInAny = any.untouched(size.ratio());
+            assertThat(largestInAny.centre().distance(largest.centre())).isLessThan(near);
+            assertThat(largestInAny.size().width()).isCloseTo(largest.size().width(), within(near));
+            Point to = new Point(photo.width() * random.nextDouble(), photo.height() * random.nextDouble());
+            Point way = to.minus(own.middle());
+            assertThat(any.room(own.middle(), way)).isCloseTo(own.room(own.middle(), way), within(1e-9));
+        }
+    }
+
+    @Test
+    void whatIsDoneToACropStaysInsideAnyOutline() {
+        Random random = new Random(7);
+        Plane plane = new Plane(
+                new Size(6000, 4000),
+                new Angle(4),
+                Optional.of(new Lens(Optional.empty(), 1, 1, 1, 1, 40)),
+                Optional.of(new Perspective(18, -7, 100, 1.1, 24)));
+        Outline outline = plane.outline();
+        for (int i = 0; i < 200; i++) {
+            Size size = outline.largest(0.5 + 2 * random.nextDouble()).times(0.2 + 0.8 * random.nextDouble());
+            Point anywhere = new Point(8000 * random.nextDouble() - 1000, 6000 * random.nextDouble() - 1000);
+            Crop crop = outline.settle(new Crop(anywhere, size));
+            assertThat(outline.contains(crop, 1e-5)).isTrue();
+            Handle handle = Handle.values()[random.nextInt(Handle.values().length)];
+            boolean keepsRatio = random.nextBoolean();
+            Crop resized = new Resize(outline, crop, handle, Resize.Anchor.OPPOSITE, keepsRatio).to(anywhere);
+            assertThat(outline.contains(resized, 1e-5)).as("case " + i).isTrue();
+            assertThat(outline.contains(Slide.by(outline, crop, new Point(700, -900)), 1e-5))
+                    .isTrue();
+            assertThat(outline.contains(Tighten.about(outline, crop, crop.centre(), 1.4), 1e-5))
+                    .isTrue();
+        }
+    }
+
+    @Test
+    void aSmallTiltMovesAFullWidthCropALittle() {
+        Size photo = new Size(6000, 4000);
+        Crop wish = new Crop(new Point(3000, 1600), new Size(6000, 3000));
+        Crop before = new Outline(photo, Angle.NONE).settle(wish);
+        Plane tilted =
+                new Plane(photo, Angle.NONE, Optional.empty(), Optional.of(new Perspective(0.001, 0, 100, 1, 35)));
+        Crop after = tilted.outline().settle(wish);
+        assertThat(after.centre().distance(before.centre())).isLessThan(1);
+        assertThat(after.size().width()).isCloseTo(before.size().width(), within(1.0));
+    }
+}
