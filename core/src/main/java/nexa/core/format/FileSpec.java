@@ -23,14 +23,16 @@ public record FileSpec(
         String name) {
     /** The kinds of file. */
     public enum Type {
-        JPEG("jpg"),
-        PNG("png"),
-        TIFF("tif");
+        JPEG("jpg", false),
+        PNG("png", true),
+        TIFF("tif", true);
 
         private final String ending;
+        private final boolean mayBeDeep;
 
-        Type(String ending) {
+        Type(String ending, boolean mayBeDeep) {
             this.ending = ending;
+            this.mayBeDeep = mayBeDeep;
         }
 
         /** The file name's ending, without the dot. */
@@ -71,6 +73,11 @@ public record FileSpec(
         if (!NamePattern.staysInside(folder)) {
             throw new IllegalArgumentException("the folder \"" + folder + "\" leads out of the destination");
         }
+    }
+
+    /** Whether its files have 16 bits a colour where their photo has, or where that is asked for. */
+    public boolean mayBeDeep() {
+        return type.mayBeDeep && depth != Depth.EIGHT;
     }
 
     public static FileSpec usual(String folder) {

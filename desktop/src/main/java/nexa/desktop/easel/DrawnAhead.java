@@ -27,8 +27,7 @@ final class DrawnAhead {
     /** Draws a photo in the background as it will lie, unless it is drawn so already. */
     void draw(Photo photo, Picture source, Projection lying, double density) {
         if (find(photo, lying, density).isEmpty()) {
-            renderer.drawAhead(
-                    source, photo.size(), lying, density, drawing -> keep(new Drawn(photo, source, drawing)));
+            renderer.drawAhead(source, photo, lying, density, drawing -> keep(new Drawn(photo, source, drawing)));
         }
     }
 

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
-import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
@@ -31,7 +30,8 @@ import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
-import nexa.imaging.read.Urgency;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
 
 /**
  * The part of the easel where the photo lies. Usually the crop holds still in the middle and the photo moves under it;
@@ -74,14 +74,11 @@ final class Room extends Region {
 
     private Projection wanted;
     private Crop wantedCrop;
-    /** Counts the photos shown, so that a drawing of an earlier one is not taken for this one's. */
-    private long epoch;
-
     private boolean hasAskedForFull;
     /** What is still to be read of the photo shown, and of its neighbours by file. */
-    private final List<PictureLibrary.Request> reading = new ArrayList<>();
+    private final List<Ticket> reading = new ArrayList<>();
 
-    private final Map<String, PictureLibrary.Request> readingAhead = new HashMap<>();
+    private final Map<String, Ticket> readingAhead = new HashMap<>();
     private final ObservableValue<Double> density = DevicePixels.at(this);
     private AnimationTimer settling;
 
@@ -152,10 +149,7 @@ final class Room extends Region {
         if (preview.isEmpty()) {
             readingAhead.computeIfAbsent(
                     next.photo().file(),
-                    file -> library.readAhead(
-                            next.photo(),
-                            PictureLevel.PREVIEW,
-                            () -> Platform.runLater(() -> prepareIfStillNext(next))));
+                    file -> library.readAhead(next.photo(), PictureLevel.PREVIEW, () -> prepareIfStillNext(next)));
         } else if (hasRoom()) {
             ahead.draw(next.photo(), preview.get(), atRest(next), density.getValue());
         }
@@ -171,9 +165,9 @@ final class Room extends Region {
 
     /** What nobody waits for any more would keep others waiting, and take the memory of what is wanted next. */
     private void stopReading() {
-        reading.forEach(PictureLibrary.Request::cancel);
+        reading.forEach(Ticket::cancel);
         reading.clear();
-        readingAhead.values().forEach(PictureLibrary.Request::cancel);
+        readingAhead.values().forEach(Ticket::cancel);
         readingAhead.clear();
     }
 
@@ -213,7 +207,7 @@ final class Room extends Region {
 
     private void forgetDrawing() {
         stopGliding();
-        epoch++;
+        renderer.forget();
         hasAskedForFull = false;
         drawing = Optional.empty();
         shown = Optional.empty();
@@ -434,19 +428,17 @@ final class Room extends Region {
         if (sources.isEmpty()) {
             return;
         }
-        long now = epoch;
         boolean isMoving = isTurning || settling != null;
         RoomPicture.Detail detail = isMoving ? MOVING : new RoomPicture.Detail(RoomPicture.BEYOND, density.getValue());
-        Size photo = base.orElseThrow().photo().size();
-        Picture source = sources.forWidth(target.scale() * detail.density() * photo.width())
+        Photo photo = base.orElseThrow().photo();
+        Picture source = sources.forWidth(
+                        target.scale() * detail.density() * photo.size().width())
                 .orElseThrow();
         renderer.draw(source, photo, target, detail, done -> {
-            if (now == epoch) {
-                show(done);
-                // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
-                boolean isThere = wanted.isShiftOf(target) && reaches(wanted);
-                present(isThere ? wanted : target, isThere ? wantedCrop : crop);
-            }
+            show(done);
+            // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
+            boolean isThere = wanted.isShiftOf(target) && reaches(wanted);
+            present(isThere ? wanted : target, isThere ? wantedCrop : crop);
         });
         readFinerIfNeeded(target);
     }
@@ -515,16 +507,14 @@ final class Room extends Region {
         reading.add(library.photo(photo, level, Urgency.NOW, new PictureLibrary.Listener() {
             @Override
             public void ready(Picture read) {
-                Platform.runLater(() -> take(photo, read));
+                take(photo, read);
             }
 
             @Override
             public void failed(PhotoProblem problem) {
-                Platform.runLater(() -> {
-                    if (isShowing(photo)) {
-                        showNothing(problem.getMessage());
-                    }
-                });
+                if (isShowing(photo)) {
+                    showNothing(problem.getMessage());
+                }
             }
         }));
     }

@@ -1,17 +1,17 @@
 package nexa.desktop.easel;
 
-import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicReference;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
 import nexa.imaging.read.Picture;
 import nexa.imaging.render.ScreenRenderer;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
+import nexa.imaging.work.WorkQueue;
 
 /**
  * Draws the photo as it lies in the room, off the JavaFX thread. The drawing reaches somewhat beyond the room, so that
@@ -22,8 +22,6 @@ final class RoomPicture {
     static final double BEYOND = 0.2;
 
     /** What to draw, and who is to hear when it is done. */
-    private record Job(Picture source, Size photo, Projection projection, Detail detail, Consumer<Drawing> done) {}
-
     /**
      * How much is drawn.
      *
@@ -43,53 +41,63 @@ final class RoomPicture {
         }
     }
 
-    private final AtomicReference<Job> waiting = new AtomicReference<>();
-    /** What is asked for after the room was put away is wanted by nobody. */
-    private final ExecutorService thread = new ThreadPoolExecutor(
-            1,
-            1,
-            0,
-            TimeUnit.SECONDS,
-            new LinkedBlockingQueue<>(),
-            task -> {
-                Thread worker = new Thread(task, "room picture");
-                worker.setDaemon(true);
-                return worker;
-            },
-            new ThreadPoolExecutor.DiscardPolicy());
+    private final WorkQueue queue = WorkQueue.withThreads("room picture", 1, Long.MAX_VALUE);
+    /** What is being drawn for now, the last one perhaps not begun yet. */
+    private final Deque<Ticket> asked = new ArrayDeque<>();
 
     /**
      * Draws a photo.
      *
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
-    void draw(Picture source, Size photo, Projection projection, Detail detail, Consumer<Drawing> done) {
-        if (waiting.getAndSet(new Job(source, photo, projection, detail, done)) == null) {
-            thread.execute(this::drawLatest);
+    void draw(Picture source, Photo photo, Projection projection, Detail detail, Consumer<Drawing> done) {
+        if (!asked.isEmpty()) {
+            asked.getLast().drop();
         }
+        asked.removeIf(Ticket::isCancelled);
+        asked.add(queue.add(
+                Urgency.NOW,
+                WorkQueue.LIGHT,
+                ticket -> hear(ticket, drawn(source, photo, projection, detail), drawing -> {
+                    asked.remove(ticket);
+                    done.accept(drawing);
+                })));
     }
 
     /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
-    void drawAhead(Picture source, Size photo, Projection projection, double density, Consumer<Drawing> done) {
-        thread.execute(() -> draw(new Job(source, photo, projection, new Detail(BEYOND, density), done)));
+    void drawAhead(Picture source, Photo photo, Projection projection, double density, Consumer<Drawing> done) {
+        queue.add(
+                Urgency.AHEAD,
+                WorkQueue.LIGHT,
+                ticket -> hear(ticket, drawn(source, photo, projection, new Detail(BEYOND, density)), done));
     }
 
-    private void drawLatest() {
-        Optional.ofNullable(waiting.getAndSet(null)).ifPresent(RoomPicture::draw);
+    private static void hear(Ticket ticket, Drawing drawing, Consumer<Drawing> done) {
+        Platform.runLater(() -> {
+            if (!ticket.isCancelled()) {
+                done.accept(drawing);
+            }
+        });
     }
 
-    private static void draw(Job job) {
-        Projection projection = job.projection();
-        double larger = (1 + 2 * job.detail().beyond()) * job.detail().density();
+    /** Nothing that is being drawn for now is heard of any more. */
+    void forget() {
+        asked.forEach(Ticket::cancel);
+        asked.clear();
+    }
+
+    private static Drawing drawn(Picture source, Photo photo, Projection projection, Detail detail) {
+        double larger = (1 + 2 * detail.beyond()) * detail.density();
         int width = (int) Math.ceil(projection.room().width() * larger);
         int height = (int) Math.ceil(projection.room().height() * larger);
-        double scale = projection.scale() * job.detail().density();
+        double scale = projection.scale() * detail.density();
         Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
-        Picture picture = ScreenRenderer.render(job.source(), job.photo(), part, projection.angle(), width, height);
-        Platform.runLater(() -> job.done().accept(new Drawing(picture, projection, job.detail())));
+        // While it is being turned, it lies otherwise than the shoot says.
+        Photo lying = photo.withAngle(projection.angle());
+        return new Drawing(ScreenRenderer.render(source, lying, part, width, height), projection, detail);
     }
 
     void dispose() {
-        thread.shutdownNow();
+        queue.close();
     }
 }

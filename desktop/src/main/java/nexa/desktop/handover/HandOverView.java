@@ -29,8 +29,8 @@ import nexa.core.format.ViewingDistance;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.Deliveries;
-import nexa.desktop.session.Latest;
 import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
@@ -40,6 +40,7 @@ import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.read.ShootReading;
+import nexa.imaging.work.Latest;
 import nexa.store.Preferences;
 
 /** Hand over: the delivery note, where it goes, and the delivery itself. */
@@ -64,8 +65,8 @@ public final class HandOverView extends View {
     private final VBox knowledge = new VBox(8);
     private final Button deliver;
     private Path to;
-    private final Latest<Integer> counting = new Latest<>(this::tellCount);
-    private final Latest<Known> knowing = new Latest<>(this::show);
+    private final Latest<Integer> counting = Background.latest(this::tellCount);
+    private final Latest<Known> knowing = Background.latest(this::show);
 
     /**
      * Hand over of a shoot.

@@ -39,8 +39,8 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.series.StepWords;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.DraftClock;
-import nexa.desktop.session.Latest;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.FormatChooser;
@@ -49,6 +49,7 @@ import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.SplitRow;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
+import nexa.imaging.work.Latest;
 import nexa.store.Preferences;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
@@ -89,7 +90,7 @@ public final class LineUpView extends View {
     private final DraftClock clock;
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = LineUp.EMPTY;
-    private final Latest<LineUp> liningUp = new Latest<>(this::show);
+    private final Latest<LineUp> liningUp = Background.latest(this::show);
     private Optional<Draft> draft = Optional.empty();
     /** The shoot as the draft has it, and its crops; kept while neither changes. */
     private Optional<Drafted> drafted = Optional.empty();

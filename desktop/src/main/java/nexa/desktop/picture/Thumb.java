@@ -1,8 +1,6 @@
 package nexa.desktop.picture;
 
 import java.util.Optional;
-import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
@@ -12,7 +10,8 @@ import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.Picture;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
-import nexa.imaging.read.Urgency;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
 
 /**
  * A small picture of a photo or of its crop that comes when it has been read. Of several asked for in a row only the last
@@ -21,10 +20,9 @@ import nexa.imaging.read.Urgency;
 public final class Thumb extends StackPane {
     private final PictureLibrary library;
     private final ImageView view = new ImageView();
-    private Optional<PictureLibrary.Request> request = Optional.empty();
-    private Optional<PictureLibrary.Request> embedded = Optional.empty();
+    private Ticket asked = Ticket.NONE;
+    private Ticket embedded = Ticket.NONE;
     private String file = "";
-    private long asked;
     private Runnable showAgain = () -> {};
     private final ObservableValue<Double> density = DevicePixels.at(this);
 
@@ -45,7 +43,7 @@ public final class Thumb extends StackPane {
         fit(ratio * fitting, fitting);
         begin(crop.photo());
         int pixels = (int) Math.max(1, Math.round(fitting * density.getValue()));
-        request = Optional.of(library.crop(crop, pixels, new Showing(asked, false)));
+        asked = library.crop(crop, pixels, new Showing(false));
     }
 
     /** Shows a whole photo, at most this large. */
@@ -63,8 +61,8 @@ public final class Thumb extends StackPane {
             library.finestReady(photo)
                     .ifPresentOrElse(
                             small -> view.setImage(Images.of(small)),
-                            () -> embedded = Optional.of(library.embedded(photo, new Showing(asked, true))));
-            request = Optional.of(library.photo(photo, level, Urgency.SOON, new Showing(asked, false)));
+                            () -> embedded = library.embedded(photo, new Showing(true)));
+            asked = library.photo(photo, level, Urgency.SOON, new Showing(false));
         }
     }
 
@@ -85,11 +83,8 @@ public final class Thumb extends StackPane {
     }
 
     private void forget() {
-        request.ifPresent(PictureLibrary.Request::cancel);
-        embedded.ifPresent(PictureLibrary.Request::cancel);
-        request = Optional.empty();
-        embedded = Optional.empty();
-        asked++;
+        asked.cancel();
+        embedded.cancel();
     }
 
     private void begin(Photo photo) {
@@ -101,36 +96,23 @@ public final class Thumb extends StackPane {
     }
 
     private final class Showing implements PictureLibrary.Listener {
-        private final long number;
         private final boolean isCoarse;
 
         /** @param isCoarse whether a finer picture is to come, or may be there already */
-        Showing(long number, boolean isCoarse) {
-            this.number = number;
+        Showing(boolean isCoarse) {
             this.isCoarse = isCoarse;
         }
 
         @Override
         public void ready(Picture picture) {
-            later(thumb -> {
-                if (!isCoarse || thumb.getImage() == null) {
-                    thumb.setImage(Images.of(picture));
-                }
-            });
+            if (!isCoarse || view.getImage() == null) {
+                view.setImage(Images.of(picture));
+            }
         }
 
         @Override
         public void failed(PhotoProblem problem) {
-            later(thumb -> thumb.setImage(null));
-        }
-
-        /** On the JavaFX thread, unless something else has been asked for since. */
-        private void later(Consumer<ImageView> showing) {
-            Platform.runLater(() -> {
-                if (number == asked) {
-                    showing.accept(view);
-                }
-            });
+            view.setImage(null);
         }
     }
 }

@@ -27,11 +27,12 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.picture.Thumb;
-import nexa.desktop.session.Latest;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.Words;
+import nexa.imaging.work.Latest;
 
 /** Carries one photo's crop across others, and says before anything happens what will. */
 public final class CarryPanel extends VBox {
@@ -55,7 +56,7 @@ public final class CarryPanel extends VBox {
     private final Photo lead;
     private final Format format;
     private final Runnable close;
-    private final Latest<Preview> previews = new Latest<>(this::show);
+    private final Latest<Preview> previews = Background.latest(this::show);
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
     private final ToggleButton takesBack;

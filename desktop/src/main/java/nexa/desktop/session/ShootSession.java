@@ -30,6 +30,8 @@ import nexa.core.shoot.Shoot;
 import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.PictureLibrary;
 import nexa.imaging.read.ShootReading;
+import nexa.imaging.work.Latest;
+import nexa.imaging.work.WorkQueue;
 import nexa.store.ShootFolder;
 
 /**
@@ -41,6 +43,8 @@ public final class ShootSession {
     private static final int MANY = 200;
 
     private static final long PICTURE_BYTES = 400L * 1024 * 1024;
+    /** What decoding may take beside them. */
+    private static final long BYTES_IN_WORK = 1_600_000_000;
 
     private final ShootFolder folder;
     private final PictureLibrary pictures;
@@ -54,8 +58,8 @@ public final class ShootSession {
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
-    private final Latest<Standing> counting = new Latest<>(standing::set);
-    private final Latest<Map<String, String>> seeking = new Latest<>(renamed::set);
+    private final Latest<Standing> counting = Background.latest(standing::set);
+    private final Latest<Map<String, String>> seeking = Background.latest(renamed::set);
     private final Turns turns = new Turns();
     private final FolderWatch watch;
     private final List<FactsReader> readers = new ArrayList<>();
@@ -79,10 +83,14 @@ public final class ShootSession {
                 folder.shoot().formats().isEmpty()
                         ? ""
                         : folder.shoot().formats().get(0).id());
+        int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
         this.pictures = new PictureLibrary(
-                folder.path(), Math.max(2, Runtime.getRuntime().availableProcessors()), PICTURE_BYTES);
+                folder.path(),
+                WorkQueue.withThreads("pictures", threads, BYTES_IN_WORK),
+                Platform::runLater,
+                PICTURE_BYTES);
         this.autosave = new Autosave(folder, saving);
-        pictures.onFailure((broken, problem) -> Platform.runLater(() -> learn(broken, problem)));
+        pictures.onFailure(this::learn);
         shoot.addListener((observed, before, now) -> {
             crops = new Crops(now);
             Set<String> missing = missing();

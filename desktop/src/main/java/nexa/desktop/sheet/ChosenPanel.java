@@ -15,12 +15,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
-import nexa.desktop.session.Latest;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
 import nexa.desktop.shell.Subscriptions;
 import nexa.desktop.shell.Words;
+import nexa.imaging.work.Latest;
 
 /** What the chosen photos have in common, and what can be done with them. */
 final class ChosenPanel {
@@ -31,7 +32,7 @@ final class ChosenPanel {
     private final Label common = Parts.label("", "small", "quiet");
     private final TextField angle = new TextField();
     private final VBox node;
-    private final Latest<InCommon> looking = new Latest<>(this::show);
+    private final Latest<InCommon> looking = Background.latest(this::show);
     private final Subscriptions subscriptions = new Subscriptions();
 
     ChosenPanel(ShootSession session, Choosing choosing, ChosenActions actions) {

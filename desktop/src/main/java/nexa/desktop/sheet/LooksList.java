@@ -15,7 +15,7 @@ import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import nexa.desktop.session.Latest;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Parts;
@@ -23,6 +23,7 @@ import nexa.desktop.shell.PhotoNames;
 import nexa.desktop.shell.Subscriptions;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.work.Latest;
 
 /** What needs a look, by reason; each reason opens to its photos. */
 final class LooksList {
@@ -37,7 +38,7 @@ final class LooksList {
     private final VBox groups = new VBox(3);
     private final VBox node = new VBox(6, title, groups);
     private final Map<NeedsLook.Reason, Boolean> opened = new EnumMap<>(NeedsLook.Reason.class);
-    private final Latest<NeedsLook> looking = new Latest<>(this::show);
+    private final Latest<NeedsLook> looking = Background.latest(this::show);
     private final Subscriptions subscriptions = new Subscriptions();
     private NeedsLook shown = new NeedsLook(List.of());
 

@@ -21,12 +21,13 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
-import nexa.desktop.session.Latest;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Overlays;
 import nexa.desktop.shell.View;
 import nexa.desktop.shell.Words;
+import nexa.imaging.work.Latest;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
@@ -39,7 +40,7 @@ public final class SheetView extends View {
     private final ShootSession session;
     private final Runnable openEasel;
     private final ObservableList<SheetRow> rows = FXCollections.observableArrayList();
-    private final Latest<List<SheetRow>> laying = new Latest<>(this::replaceRows);
+    private final Latest<List<SheetRow>> laying = Background.latest(this::replaceRows);
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final VirtualizedScrollPane<?> scroll;
     private final SheetPanel panel;

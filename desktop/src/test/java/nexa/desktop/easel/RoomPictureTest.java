@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
 import nexa.imaging.read.Picture;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -16,7 +18,7 @@ import org.testfx.api.FxToolkit;
 
 /** The photo in the room is drawn in the screen's own pixels. */
 class RoomPictureTest {
-    private static final Size PHOTO = new Size(400, 200);
+    private static final Photo PHOTO = Photo.untouched("p.png").withPixels(new PixelSize(400, 200));
 
     private final RoomPicture renderer = new RoomPicture();
     private final Picture photo = Picture.blank(400, 200);

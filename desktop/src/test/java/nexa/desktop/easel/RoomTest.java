@@ -9,11 +9,13 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import javafx.application.Platform;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.read.PictureLevel;
 import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.work.WorkQueue;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -28,7 +30,8 @@ class RoomTest {
     void whatWasAskedForOfPhotosPassedIsNotReadAnyMore() throws Exception {
         Path folder = SessionFixture.photos(Files.createDirectory(temporary.resolve("shoot")));
         Deque<Runnable> asked = new ArrayDeque<>();
-        PictureLibrary library = new PictureLibrary(folder, asked::add, () -> {}, PLENTY);
+        PictureLibrary library =
+                new PictureLibrary(folder, new WorkQueue(asked::add, 1, PLENTY), Platform::runLater, PLENTY);
         try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {
             List<PhotoCrop> passed = on(() -> crops(fixture.session()));
             Room room = on(() -> new Room(library, handle -> {}));

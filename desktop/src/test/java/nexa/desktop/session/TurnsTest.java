@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
+import nexa.imaging.work.Latest;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxToolkit;
@@ -72,7 +73,7 @@ class TurnsTest {
     void ofSeveralThingsAskedForOnlyTheLastIsHeardAndThoseBetweenAreNotEvenWorkedOut() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
         List<String> worked = new ArrayList<>();
-        Latest<String> latest = new Latest<>(done::add);
+        Latest<String> latest = Background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "first"));
             for (String next : List.of("second", "third")) {
@@ -91,7 +92,7 @@ class TurnsTest {
     @Test
     void whatIsForgottenIsNeverHeardOf() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
-        Latest<String> latest = new Latest<>(done::add);
+        Latest<String> latest = Background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "put away"));
             latest.forget();

@@ -1,32 +1,24 @@
 package nexa.imaging.deliver;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.file.DirectoryStream;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
-import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.shoot.Photo;
 import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.work.Urgency;
+import nexa.imaging.work.WorkQueue;
 
 /**
  * Delivers the files of a plan, several at a time. A file is written under a temporary name and renamed when it is
@@ -68,6 +60,11 @@ public final class Delivery {
     /** So many files in a row that could not be written mean that nothing can be. */
     private static final int GIVES_UP_AFTER = 3;
 
+    /** What a pixel of a photo takes while its files are made: as decoded, turned, and a little of the results. */
+    private static final double BYTES_A_PIXEL = 7;
+    /** Two photos of 100 MP at once, and more of smaller ones. */
+    private static final long BYTES_AT_ONCE = 1_600_000_000;
+
     private final DeliveryPlan plan;
     private final Path photos;
     private final Path given;
@@ -89,6 +86,7 @@ public final class Delivery {
 
     private Path destination;
     private DeliveredFiles delivered;
+    private FileWriting writing;
 
     /**
      * A delivery that has not begun.
@@ -135,10 +133,17 @@ public final class Delivery {
     /**
      * Delivers everything and waits for it. Where another delivery works on the destination, that one is waited for first.
      *
-     * @param threads how many files are worked on at once
+     * @param threads how many photos are worked on at once, if there is room for them
      * @throws DeliveryProblem if it cannot begin
      */
     public Result run(int threads) throws DeliveryProblem {
+        try (WorkQueue queue = WorkQueue.withThreads("delivery", threads, BYTES_AT_ONCE)) {
+            return run(queue);
+        }
+    }
+
+    /** As {@link #run(int)}, with the work done by a queue. */
+    Result run(WorkQueue queue) throws DeliveryProblem {
         try {
             Files.createDirectories(given);
             destination = given.toRealPath();
@@ -150,18 +155,14 @@ public final class Delivery {
             if (lock.isGivenUp()) {
                 return new Result(List.of(), List.of(), List.of(), true, Optional.empty(), Optional.empty());
             }
-            clearLeftovers();
             delivered = DeliveredFiles.in(destination, source);
-            return run(Executors.newFixedThreadPool(threads, Delivery::worker));
+            writing = new FileWriting(destination, source, plan.photos(), terms.replacesOwn(), delivered);
+            writing.clearLeftovers(
+                    plan.files().stream().map(DeliveryPlan.Item::name).toList());
+            return runAll(queue);
         } catch (IOException e) {
             throw cannotBegin(e);
         }
-    }
-
-    private static Thread worker(Runnable task) {
-        Thread thread = new Thread(task, "delivery");
-        thread.setDaemon(true);
-        return thread;
     }
 
     private DeliveryProblem cannotBegin(IOException e) {
@@ -189,11 +190,20 @@ public final class Delivery {
         return new Closing(DestinationLock.await(destination, () -> isStopped, progress::waits));
     }
 
-    private Result run(ExecutorService workers) {
-        byPhoto().forEach(items -> workers.execute(() -> deliver(items)));
-        workers.shutdown();
+    private Result runAll(WorkQueue queue) {
+        Collection<List<DeliveryPlan.Item>> photosToGo = byPhoto();
+        CountDownLatch left = new CountDownLatch(photosToGo.size());
+        for (List<DeliveryPlan.Item> items : photosToGo) {
+            queue.add(Urgency.IDLE, bytes(items.get(0).photo()), ticket -> {
+                try {
+                    deliver(items);
+                } finally {
+                    left.countDown();
+                }
+            });
+        }
         try {
-            workers.awaitTermination(Long.MAX_VALUE, TimeUnit.DAYS);
+            left.await();
         } catch (InterruptedException e) {
             stop();
             Thread.currentThread().interrupt();
@@ -208,6 +218,10 @@ public final class Delivery {
             }
         }
         return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
+    }
+
+    private static long bytes(Photo photo) {
+        return (long) (BYTES_A_PIXEL * photo.size().area());
     }
 
     private List<Path> asGiven(List<Path> files) {
@@ -230,27 +244,24 @@ public final class Delivery {
                 if (isStopped) {
                     return;
                 }
-                deliver(item, making);
+                deliver(item, making.file(item));
                 progress.advanced(finished.incrementAndGet(), plan.files().size(), item.name());
             }
         }
     }
 
-    private void deliver(DeliveryPlan.Item item, FileMaking making) {
+    private void deliver(DeliveryPlan.Item item, DeliveryItem file) {
         try {
-            String made = making.making(item);
-            Optional<Path> finishedBefore = delivered.finished(item.name(), made);
+            String making = file.making();
+            Optional<Path> finishedBefore = delivered.finished(file.name(), making);
             if (finishedBefore.isPresent()) {
                 kept.add(finishedBefore.get());
                 list(item, finishedBefore.get(), "delivered");
             } else {
-                FileMaking.Made contents = making.contents(item);
-                Path file = write(item, made, contents.contents());
-                written.add(file);
-                list(
-                        item,
-                        file,
-                        contents.left().map(left -> "delivered " + left).orElse("delivered"));
+                Made made = file.made();
+                Path path = writing.write(file.name(), making, made.contents());
+                written.add(path);
+                list(item, path, made.left().map(left -> "delivered " + left).orElse("delivered"));
                 unwritten.set(0);
             }
         } catch (PhotoProblem e) {
@@ -276,74 +287,5 @@ public final class Delivery {
     private void fail(DeliveryPlan.Item item, String reason) {
         failures.add(new Failure(item, reason));
         lines.add(new DeliveryList.Line(item, item.name(), reason));
-    }
-
-    private Path write(DeliveryPlan.Item item, String making, byte[] bytes) throws IOException {
-        Path target = destination.resolve(item.name());
-        Files.createDirectories(target.getParent());
-        Path temporary = target.resolveSibling(".nexa-" + UUID.randomUUID() + ".part");
-        try {
-            try (FileChannel channel =
-                    FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-                ByteBuffer rest = ByteBuffer.wrap(bytes);
-                while (rest.hasRemaining()) {
-                    channel.write(rest);
-                }
-                // The name comes last, so the contents have to be there first.
-                channel.force(false);
-            }
-            Optional<Path> earlier = delivered.own(item.name(), making);
-            if (terms.replacesOwn() && earlier.isPresent() && !isSource(earlier.get())) {
-                delivered.note(item.name(), earlier.get(), making, bytes.length);
-                return Files.move(temporary, earlier.get(), StandardCopyOption.REPLACE_EXISTING);
-            }
-            return moveToFreeName(item, making, bytes.length, temporary, target);
-        } finally {
-            Files.deleteIfExists(temporary);
-        }
-    }
-
-    private boolean isSource(Path file) throws IOException {
-        Path real = file.toRealPath();
-        return real.startsWith(source)
-                && plan.photos().contains(source.relativize(real).toString());
-    }
-
-    /** What a crash left half written is of no use to anybody. */
-    private void clearLeftovers() throws IOException {
-        Set<Path> folders = plan.files().stream()
-                .map(item -> destination.resolve(item.name()).getParent())
-                .filter(Files::isDirectory)
-                .collect(Collectors.toSet());
-        for (Path folder : folders) {
-            try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, ".nexa-*.part")) {
-                for (Path file : left) {
-                    if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-                        Files.deleteIfExists(file);
-                    }
-                }
-            }
-        }
-    }
-
-    /** Gives a finished file its name; where that is taken, by a source photo or anything else, a numbered one. */
-    private Path moveToFreeName(DeliveryPlan.Item item, String making, long length, Path finished, Path target)
-            throws IOException {
-        String name = target.getFileName().toString();
-        int dot = name.lastIndexOf('.');
-        Path free = target;
-        for (int i = 2; ; i++) {
-            try {
-                if (!Files.exists(free)) {
-                    delivered.note(item.name(), free, making, length);
-                    // Not ATOMIC_MOVE: that would replace what is there.
-                    return Files.move(finished, free);
-                }
-            } catch (FileAlreadyExistsException e) {
-                // Somebody else was quicker: the next number.
-                Thread.onSpinWait();
-            }
-            free = target.resolveSibling(name.substring(0, dot) + "-" + i + name.substring(dot));
-        }
     }
 }

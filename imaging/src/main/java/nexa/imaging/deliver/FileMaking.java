@@ -20,10 +20,10 @@ import nexa.imaging.read.FullPixels;
 import nexa.imaging.read.PhotoFile;
 import nexa.imaging.read.PhotoPixels;
 import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.read.PixelStages;
 import nexa.imaging.read.SourceMetadata;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.opencv.global.opencv_core;
-import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -31,8 +31,6 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * any of them wants these.
  */
 final class FileMaking implements AutoCloseable {
-    private static final double SIXTEEN_OVER_EIGHT = 257;
-
     private final Photo photo;
     private final Path source;
     private final DeliveryTerms terms;
@@ -52,18 +50,33 @@ final class FileMaking implements AutoCloseable {
         this.photo = items.get(0).photo();
         this.source = source;
         this.terms = terms;
-        this.isDeep = items.stream().anyMatch(item -> mayBeDeep(item.format().file()));
+        this.isDeep = items.stream().anyMatch(item -> item.format().file().mayBeDeep());
         this.isDeepened = items.stream()
                 .map(item -> item.format().file())
-                .anyMatch(spec -> mayBeDeep(spec) && spec.depth() == FileSpec.Depth.SIXTEEN);
+                .anyMatch(spec -> spec.mayBeDeep() && spec.depth() == FileSpec.Depth.SIXTEEN);
     }
 
-    private static boolean mayBeDeep(FileSpec spec) {
-        return spec.type() != FileSpec.Type.JPEG && spec.depth() != FileSpec.Depth.EIGHT;
+    /** One of the photo's files. */
+    DeliveryItem file(DeliveryPlan.Item item) {
+        return new DeliveryItem() {
+            @Override
+            public String name() {
+                return item.name();
+            }
+
+            @Override
+            public String making() throws PhotoProblem {
+                return FileMaking.this.making(item);
+            }
+
+            @Override
+            public Made made() throws PhotoProblem {
+                return FileMaking.this.made(item);
+            }
+        };
     }
 
-    /** What a file is made of, in a few letters: when this is the same, the file comes out the same. */
-    String making(DeliveryPlan.Item item) throws PhotoProblem {
+    private String making(DeliveryPlan.Item item) throws PhotoProblem {
         try {
             Path file = PhotoFile.of(source, photo.file());
             BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
@@ -87,60 +100,22 @@ final class FileMaking implements AutoCloseable {
         }
     }
 
-    /**
-     * A file made.
-     *
-     * @param left what had to stay behind, in words; empty if nothing had to
-     */
-    record Made(byte[] contents, Optional<String> left) {}
-
-    /** Makes a file. */
-    Made contents(DeliveryPlan.Item item) throws PhotoProblem {
+    private Made made(DeliveryPlan.Item item) throws PhotoProblem {
         FileSpec spec = item.format().file();
         PixelSize size = item.crop().output();
         FullPixels pixels = pixels();
-        try (Mat result = CropRenderer.render(pixels.pixels(), item.crop().crop(), photo.angle(), size)) {
-            Optional<ColourProfile> profile = pixels.profile();
-            if (spec.colour() == FileSpec.Colour.SRGB) {
-                toSrgb(result, profile);
-                profile = Optional.of(ColourProfile.srgb());
-            }
-            boolean isTooDeep = !mayBeDeep(spec) || spec.depth() == FileSpec.Depth.PHOTO && !isPhotoDeep;
-            if (isTooDeep && result.depth() == opencv_core.CV_16U) {
-                result.convertTo(result, opencv_core.CV_8U, 1 / SIXTEEN_OVER_EIGHT, 0);
-            }
-            Optional<byte[]> icc = profile.map(ColourProfile::bytes);
-            Optional<byte[]> exif =
-                    ExifBlock.delivered(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB);
-            return switch (spec.type()) {
-                case JPEG -> jpeg(result, item, icc, exif);
-                case PNG -> made(PngFile.encode(result, icc, exif, paperPpi(item)));
-                case TIFF -> made(ExifBlock.joined(TiffFile.encode(result, icc, paperPpi(item)), exif, terms));
-            };
-        }
-    }
-
-    private static Made made(byte[] contents) {
-        return new Made(contents, Optional.empty());
-    }
-
-    private static Made jpeg(Mat pixels, DeliveryPlan.Item item, Optional<byte[]> icc, Optional<byte[]> exif) {
-        Optional<ExifBlock.Fitted> fitted = exif.map(block -> ExifBlock.fitted(block, JpegFile.MOST_EXIF));
-        byte[] contents =
-                JpegFile.encode(pixels, item.format().file(), icc, fitted.map(ExifBlock.Fitted::block), paperPpi(item));
-        String what =
-                fitted.map(ExifBlock.Fitted::isWhole).orElse(true) ? "the maker's notes" : "part of the camera data";
-        return new Made(
-                contents,
-                fitted.filter(block -> !block.hasNotes())
-                        .map(block -> "without " + what + ", which a JPEG has no room for"));
-    }
-
-    private static void toSrgb(Mat pixels, Optional<ColourProfile> profile) {
-        profile.ifPresent(from -> from.toSrgb(pixels));
-        // Grey has no place in a file whose profile has three colours.
-        if (pixels.channels() == 1) {
-            opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_GRAY2BGR);
+        try (Mat result =
+                CropRenderer.render(pixels.pixels(), photo, item.crop().crop(), size)) {
+            boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || isPhotoDeep);
+            FullPixels finished = PixelStages.toFile(spec, isDeep).apply(new FullPixels(result, pixels.profile()));
+            return FileFormat.of(spec.type())
+                    .encode(new FileFormat.Contents(
+                            finished.pixels(),
+                            spec,
+                            finished.profile().map(ColourProfile::bytes),
+                            ExifBlock.delivered(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
+                            paperPpi(item),
+                            terms));
         }
     }
 
@@ -154,7 +129,7 @@ final class FileMaking implements AutoCloseable {
             FullPixels decoded = reading.full(isDeep);
             isPhotoDeep = decoded.pixels().depth() == opencv_core.CV_16U;
             if (isDeepened && !isPhotoDeep) {
-                decoded.pixels().convertTo(decoded.pixels(), opencv_core.CV_16U, SIXTEEN_OVER_EIGHT, 0);
+                PixelStages.deepen(decoded.pixels());
             }
             full = Optional.of(decoded);
         }

@@ -12,7 +12,7 @@ import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A JPEG with the photo's metadata and the pixels per inch it is meant for. */
-final class JpegFile {
+final class JpegFile implements FileFormat {
     private static final int APP0 = 0xE0;
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
@@ -27,16 +27,26 @@ final class JpegFile {
     private static final byte[] EXIF = "Exif\0\0".getBytes(StandardCharsets.ISO_8859_1);
     private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.ISO_8859_1);
 
-    private JpegFile() {}
+    /** What of an EXIF block does not fit stays behind, and that is told. */
+    @Override
+    public Made encode(Contents contents) {
+        Optional<ExifBlock.Fitted> fitted = contents.exif().map(block -> ExifBlock.fitted(block, MOST_EXIF));
+        byte[] file = encode(
+                contents.pixels(),
+                contents.spec(),
+                contents.profile(),
+                fitted.map(ExifBlock.Fitted::block),
+                contents.ppi());
+        String what =
+                fitted.map(ExifBlock.Fitted::isWhole).orElse(true) ? "the maker's notes" : "part of the camera data";
+        return new Made(
+                file,
+                fitted.filter(block -> !block.hasNotes())
+                        .map(block -> "without " + what + ", which a JPEG has no room for"));
+    }
 
-    /**
-     * Encodes pixels.
-     *
-     * @param pixels 8-bit grey or BGR
-     * @param profile the colour profile the pixels are in
-     * @param exif as it goes into the file, at most {@link #MOST_EXIF} bytes
-     */
-    static byte[] encode(
+    /** @param exif as it goes into the file, at most {@link #MOST_EXIF} bytes */
+    private static byte[] encode(
             Mat pixels, FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
         byte[] plain = plain(pixels, spec);
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);

@@ -14,16 +14,18 @@ import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A PNG of 8 or 16 bits with the photo's metadata, its profile and the pixels per inch it is meant for. */
-final class PngFile {
+final class PngFile implements FileFormat {
     /** The signature and the header chunk, which has to come first. */
     private static final int AFTER_HEADER = 8 + 12 + 13;
 
     private static final double INCHES_A_METRE = 39.3700787;
 
-    private PngFile() {}
+    @Override
+    public Made encode(Contents contents) {
+        return Made.whole(encode(contents.pixels(), contents.profile(), contents.exif(), contents.ppi()));
+    }
 
-    /** @param pixels 8-bit or 16-bit grey or BGR */
-    static byte[] encode(Mat pixels, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
+    private static byte[] encode(Mat pixels, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
         byte[] plain = plain(pixels);
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
         out.write(plain, 0, AFTER_HEADER);

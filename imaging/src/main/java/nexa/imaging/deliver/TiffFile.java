@@ -23,14 +23,17 @@ import nexa.imaging.MatImages;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A packed TIFF of 8 or 16 bits with its profile and the pixels per inch it is meant for. */
-final class TiffFile {
+final class TiffFile implements FileFormat {
     private static final int PROFILE = 34675;
     private static final int INCH = 2;
 
-    private TiffFile() {}
+    @Override
+    public Made encode(Contents contents) {
+        byte[] plain = encode(contents.pixels(), contents.profile(), contents.ppi());
+        return Made.whole(ExifBlock.joined(plain, contents.exif(), contents.terms()));
+    }
 
-    /** @param pixels 8-bit or 16-bit grey or BGR */
-    static byte[] encode(Mat pixels, Optional<byte[]> profile, OptionalDouble ppi) {
+    private static byte[] encode(Mat pixels, Optional<byte[]> profile, OptionalDouble ppi) {
         ImageWriter writer = writer();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {

@@ -3,6 +3,7 @@ package nexa.imaging.read;
 import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.format.PixelSize;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 
@@ -26,7 +27,8 @@ final class EmbeddedThumbnail {
         if (start <= 0 || length <= 0 || length > exif.length - start) {
             return Optional.empty();
         }
-        Mat pixels = PhotoPixels.decode(Arrays.copyOfRange(exif, (int) start, (int) (start + length)));
+        Mat pixels = OpenCvPixels.decode(
+                Arrays.copyOfRange(exif, (int) start, (int) (start + length)), opencv_imgcodecs.IMREAD_COLOR);
         return pixels.empty() ? Optional.empty() : Optional.of(withoutBars(pixels, photo));
     }
 

@@ -40,12 +40,14 @@ public record PhotoFacts(
         FileIdentity identity) {
     private static final int SUBJECT_AREA = 0x9214;
     private static final long MOST_PIXELS = 400_000_000;
-    /** Cameras and programs use a dozen at the most. */
-    private static final int MOST_SCANS = 500;
-
     /** The size as seen, after the EXIF orientation. */
     public PixelSize pixels() {
         return orientation.swapsSides() ? stored.swapped() : stored;
+    }
+
+    /** Of the pixels as stored. */
+    int longSide() {
+        return Math.max(stored.width(), stored.height());
     }
 
     /** @throws PhotoProblem if the photo is not there, of no known kind, damaged or too large */
@@ -83,22 +85,10 @@ public record PhotoFacts(
      * @throws PhotoProblem if it is cut off, or coded so that decoding it would take minutes
      */
     void requireWhole(Path file) throws PhotoProblem {
-        String name = file.getFileName().toString();
         try {
-            if (kind == PhotoKind.JPEG) {
-                requireFewScans(name, JpegMarkers.of(file));
-            }
-            if (!kind.isWhole(file)) {
-                throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
-            }
+            kind.decoder().requireWhole(file);
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
-        }
-    }
-
-    static void requireFewScans(String name, JpegMarkers markers) throws PhotoProblem {
-        if (markers.scans() > MOST_SCANS) {
-            throw PhotoProblem.tooManyScans(name, markers.scans());
         }
     }
 

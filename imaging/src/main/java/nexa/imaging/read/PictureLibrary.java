@@ -9,28 +9,26 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.PriorityBlockingQueue;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.render.ScreenRenderer;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
+import nexa.imaging.work.WorkQueue;
 import org.bytedeco.javacpp.Loader;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 
 /**
  * The pictures of a shoot's photos, read in the background and kept as far as memory allows.
  *
- * <p>Requests are numbered: the more urgent come first, of equally urgent ones the latest, so that what is on the screen now
- * is read before what has scrolled by. A request that is cancelled before its turn costs nothing. The memory
- * is bounded by bytes.
+ * <p>Reading is work for a queue; the more urgent comes first. The memory that is kept is bounded by bytes.
  */
 public final class PictureLibrary implements AutoCloseable {
-    /** What happens with a request; called on a background thread, and not at all once it is cancelled. */
+    /** Hears what came of a request, where the library is heard, and nothing once it is cancelled. */
     public interface Listener {
         void ready(Picture picture);
 
@@ -48,31 +46,26 @@ public final class PictureLibrary implements AutoCloseable {
         Optional<Picture> make() throws PhotoProblem;
     }
 
+    /** What a pixel takes while it is decoded: the decoder's own and the picture's. */
+    private static final long BYTES_A_PIXEL = 7;
+
     private final Path folder;
-    private final Executor workers;
-    private final AutoCloseable stop;
+    private final WorkQueue queue;
+    private final Executor hearing;
     private final Cache<Key, Picture> pictures;
-    private final AtomicLong numbers = new AtomicLong();
     private volatile BiConsumer<Photo, PhotoProblem> failures = (photo, problem) -> {};
 
     /**
-     * A library with its own background threads.
+     * A library that has read nothing yet.
      *
+     * @param queue does the reading; closed with the library
+     * @param hearing where listeners hear
      * @param bytes the most that is kept in memory
      */
-    public PictureLibrary(Path folder, int threads, long bytes) {
-        this(folder, pool(threads), bytes);
-    }
-
-    private PictureLibrary(Path folder, ThreadPoolExecutor pool, long bytes) {
-        this(folder, pool, pool::shutdownNow, bytes);
-    }
-
-    /** A library whose requests an executor runs; it must take them in its own order. */
-    public PictureLibrary(Path folder, Executor workers, AutoCloseable stop, long bytes) {
+    public PictureLibrary(Path folder, WorkQueue queue, Executor hearing, long bytes) {
         this.folder = folder;
-        this.workers = workers;
-        this.stop = stop;
+        this.queue = queue;
+        this.hearing = hearing;
         // Least recently used goes first: a cache that weighs how often a picture was used would not let in the next
         // one.
         this.pictures = CacheBuilder.newBuilder()
@@ -93,19 +86,7 @@ public final class PictureLibrary implements AutoCloseable {
                 CompletableFuture.runAsync(() -> Loader.load(opencv_imgcodecs.class));
     }
 
-    private static ThreadPoolExecutor pool(int threads) {
-        ThreadPoolExecutor pool =
-                new ThreadPoolExecutor(threads, threads, 1, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
-                    Thread thread = new Thread(task, "pictures");
-                    thread.setDaemon(true);
-                    return thread;
-                });
-        // What is asked for after the shoot was put away is wanted by nobody.
-        pool.setRejectedExecutionHandler(new ThreadPoolExecutor.DiscardPolicy());
-        return pool;
-    }
-
-    /** Hears of every photo whose pixels could not be read, on a background thread, whoever asked for them. */
+    /** Hears of every photo whose pixels could not be read, whoever asked for them. */
     public void onFailure(BiConsumer<Photo, PhotoProblem> listener) {
         failures = listener;
     }
@@ -127,13 +108,13 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     /** Asks for the whole photo. */
-    public Request photo(Photo photo, PictureLevel level, Urgency urgency, Listener listener) {
-        return run(urgency, photo.file(), () -> Optional.of(load(photo, level)), listener);
+    public Ticket photo(Photo photo, PictureLevel level, Urgency urgency, Listener listener) {
+        return add(urgency, bytes(photo, level), photo.file(), () -> Optional.of(load(photo, level)), listener);
     }
 
     /** Asks for the small picture that the camera put into a photo. Where there is none, nothing is heard. */
-    public Request embedded(Photo photo, Listener listener) {
-        return run(Urgency.NOW, photo.file(), () -> loadEmbedded(photo), listener);
+    public Ticket embedded(Photo photo, Listener listener) {
+        return add(Urgency.NOW, WorkQueue.LIGHT, photo.file(), () -> loadEmbedded(photo), listener);
     }
 
     private Optional<Picture> loadEmbedded(Photo photo) {
@@ -154,15 +135,18 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Does something when there is nothing else to do. */
     public void whenIdle(Runnable task) {
-        workers.execute(new Request(
-                numbers.incrementAndGet(),
-                Urgency.IDLE,
-                "",
-                () -> {
-                    task.run();
-                    return Optional.empty();
-                },
-                new Unheard(() -> {})));
+        queue.add(Urgency.IDLE, WorkQueue.LIGHT, ticket -> task.run());
+    }
+
+    /** About what decoding a photo takes: few are decoded much finer than they are wanted. */
+    private static long bytes(Photo photo, PictureLevel level) {
+        Optional<PixelSize> pixels = photo.pixels();
+        if (pixels.isEmpty()) {
+            return WorkQueue.LIGHT;
+        }
+        double longSide = Math.max(pixels.get().width(), pixels.get().height());
+        double share = Math.min(1, 2.0 * level.longSide() / longSide);
+        return (long) (BYTES_A_PIXEL * share * share * pixels.get().size().area());
     }
 
     /** Only that it is done is of interest. */
@@ -179,24 +163,32 @@ public final class PictureLibrary implements AutoCloseable {
     /**
      * Reads the whole photo into memory, since it is likely to be asked for.
      *
-     * @param done called on a background thread when it is there, and not at all if it cannot be read
+     * @param done hears when it is there, and nothing if it cannot be read
      */
-    public Request readAhead(Photo photo, PictureLevel level, Runnable done) {
+    public Ticket readAhead(Photo photo, PictureLevel level, Runnable done) {
         return photo(photo, level, Urgency.AHEAD, new Unheard(done));
     }
 
     /** Asks for a photo's crop as it will look, this many pixels high. */
-    public Request crop(PhotoCrop crop, int height, Listener listener) {
-        return run(Urgency.SOON, crop.photo().file(), () -> Optional.of(cropped(crop, height)), listener);
+    public Ticket crop(PhotoCrop crop, int height, Listener listener) {
+        return add(
+                Urgency.SOON,
+                bytes(crop.photo(), levelFor(crop, height)),
+                crop.photo().file(),
+                () -> Optional.of(cropped(crop, height)),
+                listener);
+    }
+
+    private static PictureLevel levelFor(PhotoCrop crop, int height) {
+        return PictureLevel.forPixels(
+                crop.photo().size().longSide() * height / crop.crop().size().height());
     }
 
     private Picture cropped(PhotoCrop shown, int height) throws PhotoProblem {
         Crop crop = shown.crop();
         Photo photo = shown.photo();
-        double wanted = photo.size().longSide() * height / crop.size().height();
-        PictureLevel level = PictureLevel.forPixels(wanted);
         int width = (int) Math.max(1, Math.round(crop.size().ratio() * height));
-        return ScreenRenderer.render(load(photo, level), photo.size(), crop, photo.angle(), width, height);
+        return ScreenRenderer.render(load(photo, levelFor(shown, height)), photo, crop, width, height);
     }
 
     /** Reads a picture, or waits for the thread that is reading it already. */
@@ -208,7 +200,7 @@ public final class PictureLibrary implements AutoCloseable {
                     () -> new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).picture(level.longSide()));
         } catch (ExecutionException | UncheckedExecutionException | ExecutionError e) {
             PhotoProblem problem = PhotoProblem.of(photo.file(), e.getCause());
-            failures.accept(photo, problem);
+            hearing.execute(() -> failures.accept(photo, problem));
             throw problem;
         }
     }
@@ -218,74 +210,27 @@ public final class PictureLibrary implements AutoCloseable {
         pictures.asMap().keySet().removeIf(key -> key.file().equals(file));
     }
 
-    private Request run(Urgency urgency, String file, Making making, Listener listener) {
-        Request request = new Request(numbers.incrementAndGet(), urgency, file, making, listener);
-        workers.execute(request);
-        return request;
+    private Ticket add(Urgency urgency, long bytes, String file, Making making, Listener listener) {
+        return queue.add(urgency, bytes, ticket -> {
+            try {
+                making.make().ifPresent(picture -> hear(ticket, () -> listener.ready(picture)));
+            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                // Nothing that one photo does may end the thread that the others wait for.
+                hear(ticket, () -> listener.failed(PhotoProblem.of(file, e)));
+            }
+        });
+    }
+
+    private void hear(Ticket ticket, Runnable told) {
+        hearing.execute(() -> {
+            if (!ticket.isCancelled()) {
+                told.run();
+            }
+        });
     }
 
     @Override
     public void close() {
-        try {
-            stop.close();
-        } catch (Exception e) {
-            throw new IllegalStateException("the picture threads did not stop", e);
-        }
-    }
-
-    /** Something asked for. */
-    public static final class Request implements Runnable, Comparable<Request> {
-        private final long number;
-        private final Urgency urgency;
-        private final String file;
-        private final Making making;
-        private final Listener listener;
-        private volatile boolean isCancelled;
-
-        private Request(long number, Urgency urgency, String file, Making making, Listener listener) {
-            this.number = number;
-            this.urgency = urgency;
-            this.file = file;
-            this.making = making;
-            this.listener = listener;
-        }
-
-        /** Forgets the request. Its listener hears no more of it. */
-        public void cancel() {
-            isCancelled = true;
-        }
-
-        @Override
-        public void run() {
-            if (isCancelled) {
-                return;
-            }
-            try {
-                Optional<Picture> picture = making.make();
-                if (!isCancelled) {
-                    picture.ifPresent(listener::ready);
-                }
-            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
-                // Nothing that one photo does may end the thread that the others wait for.
-                if (!isCancelled) {
-                    listener.failed(PhotoProblem.of(file, e));
-                }
-            }
-        }
-
-        @Override
-        public int compareTo(Request other) {
-            return urgency == other.urgency ? Long.compare(other.number, number) : urgency.compareTo(other.urgency);
-        }
-
-        @Override
-        public boolean equals(Object other) {
-            return this == other;
-        }
-
-        @Override
-        public int hashCode() {
-            return Long.hashCode(number);
-        }
+        queue.close();
     }
 }

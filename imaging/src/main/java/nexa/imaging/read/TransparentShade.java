@@ -43,7 +43,7 @@ final class TransparentShade {
         Optional<Integer> stored = Optional.empty();
         try {
             Set<PngChunkType> wanted = Set.of(PngChunkType.IHDR, PngChunkType.tRNS);
-            for (PngChunk chunk : SourceMetadata.chunks(new ByteArrayInputStream(png), wanted)) {
+            for (PngChunk chunk : PngDecoder.chunks(new ByteArrayInputStream(png), wanted)) {
                 byte[] bytes = chunk.getBytes();
                 if (chunk.getType().equals(PngChunkType.IHDR)) {
                     header = new PngHeader(bytes);

@@ -5,11 +5,10 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
-import org.bytedeco.opencv.global.opencv_core;
+import nexa.core.shoot.Photo;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
-import org.bytedeco.opencv.opencv_core.Scalar;
 
 /**
  * Makes the delivered pixels of a crop from a photo's full pixels.
@@ -30,45 +29,52 @@ public final class CropRenderer {
 
     private CropRenderer() {}
 
-    /** The result's pixels, of the photo's own type. The caller closes it. */
-    public static Mat render(Mat photo, Crop crop, Angle angle, PixelSize result) {
-        if (angle.degrees() == 0) {
+    /**
+     * The result's pixels, of the type they are given in. The caller closes it.
+     *
+     * @param pixels all of the photo's, as it is seen
+     */
+    public static Mat render(Mat pixels, Photo photo, Crop crop, PixelSize result) {
+        return render(pixels, PixelMap.ofPlane(photo), crop, photo.angle(), result);
+    }
+
+    /** @param fromPlane from the plane in which the crop lies to the photo */
+    static Mat render(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
+        if (angle.degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
             return unturned(photo, wholePixels(photo, crop), result);
         }
-        Size size = crop.size();
-        double across = size.width() / result.width();
-        double down = size.height() / result.height();
-        if (across <= 1 && down <= 1) {
-            return warp(photo, Sampling.of(crop, angle, result.size()), result);
+        double finest = fromPlane.finest(crop, angle);
+        Size size = crop.size().times(finest);
+        if (size.width() <= result.width() && size.height() <= result.height()) {
+            return warp(photo, fromPlane.after(AffineMap.of(crop, angle, result.size())), result);
         }
         Mat whole = new Mat(result.height(), result.width(), photo.type());
         for (int row = 0; row < result.height(); row += BAND) {
             int end = Math.min(result.height(), row + BAND);
             double middle = (row + end) / 2.0 / result.height();
-            Size slice = new Size(size.width(), size.height() * (end - row) / result.height());
+            Size slice = new Size(crop.size().width(), crop.size().height() * (end - row) / result.height());
+            Crop part = new Crop(crop.at(0.5, middle, angle), slice);
             try (Mat place = whole.rowRange(row, end);
-                    Mat band = turnedAndShrunk(
-                            photo,
-                            new Crop(crop.at(0.5, middle, angle), slice),
-                            angle,
-                            new PixelSize(result.width(), end - row))) {
+                    Mat band = setUprightAndShrunk(
+                            photo, fromPlane, part, angle, finest, new PixelSize(result.width(), end - row))) {
                 band.copyTo(place);
             }
         }
         return whole;
     }
 
-    /** A band of the crop: set upright at the photo's own scale, then shrunk. */
-    private static Mat turnedAndShrunk(Mat photo, Crop crop, Angle angle, PixelSize result) {
-        Size size = crop.size();
+    /** A band of the crop: set upright where the photo is finest at its own scale, then shrunk. */
+    private static Mat setUprightAndShrunk(
+            Mat photo, PixelMap fromPlane, Crop crop, Angle angle, double finest, PixelSize result) {
+        Size size = crop.size().times(finest);
         int reachX = LanczosResampling.reach(size.width() / result.width()) + MARGIN;
         int reachY = LanczosResampling.reach(size.height() / result.height()) + MARGIN;
         PixelSize upright =
                 new PixelSize((int) Math.ceil(size.width()) + 2 * reachX, (int) Math.ceil(size.height()) + 2 * reachY);
-        Crop wider = crop.withSize(upright.size());
-        try (Mat turned = warp(photo, Sampling.of(wider, angle, upright.size()), upright)) {
-            Crop inTurned = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), size);
-            return LanczosResampling.resized(turned, inTurned, result);
+        Crop wider = crop.withSize(upright.size().times(1 / finest));
+        try (Mat set = warp(photo, fromPlane.after(AffineMap.of(wider, angle, upright.size())), upright)) {
+            Crop inUpright = new Crop(new Point(upright.width() / 2.0, upright.height() / 2.0), size);
+            return LanczosResampling.resized(set, inUpright, result);
         }
     }
 
@@ -108,16 +114,16 @@ public final class CropRenderer {
      * Block by block, each from the part of the photo that it needs: OpenCV tells places in a picture by 16 bits, so that
      * neither may be wider or higher than that.
      */
-    private static Mat warp(Mat photo, Sampling sampling, PixelSize size) {
+    private static Mat warp(Mat photo, PixelMap map, PixelSize size) {
         if (Math.max(size.width(), size.height()) <= BLOCK && Math.max(photo.cols(), photo.rows()) <= BLOCK) {
-            return warpBlock(photo, sampling, size);
+            return warpBlock(photo, map, size);
         }
         Mat whole = new Mat(size.height(), size.width(), photo.type());
         for (int top = 0; top < size.height(); top += BLOCK) {
             for (int left = 0; left < size.width(); left += BLOCK) {
                 PixelSize block =
                         new PixelSize(Math.min(BLOCK, size.width() - left), Math.min(BLOCK, size.height() - top));
-                Sampling from = sampling.shifted(left, top);
+                PixelMap from = map.shifted(left, top);
                 try (Rect needed = from.needed(block, MARGIN, photo.cols(), photo.rows());
                         Mat part = new Mat(photo, needed);
                         Rect at = new Rect(left, top, block.width(), block.height());
@@ -130,21 +136,9 @@ public final class CropRenderer {
         return whole;
     }
 
-    private static Mat warpBlock(Mat photo, Sampling sampling, PixelSize size) {
+    private static Mat warpBlock(Mat photo, PixelMap map, PixelSize size) {
         Mat result = new Mat();
-        try (Mat matrix = sampling.matrix();
-                Scalar black = new Scalar();
-                org.bytedeco.opencv.opencv_core.Size cvSize =
-                        new org.bytedeco.opencv.opencv_core.Size(size.width(), size.height())) {
-            opencv_imgproc.warpAffine(
-                    photo,
-                    result,
-                    matrix,
-                    cvSize,
-                    opencv_imgproc.INTER_CUBIC | opencv_imgproc.WARP_INVERSE_MAP,
-                    opencv_core.BORDER_REPLICATE,
-                    black);
-        }
+        map.warp(photo, result, size, opencv_imgproc.INTER_CUBIC, PixelMap.Beyond.EDGE);
         return result;
     }
 }

@@ -1,13 +1,11 @@
 package nexa.imaging.render;
 
-import nexa.core.geometry.Angle;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
-import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
 import nexa.imaging.read.Picture;
-import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
-import org.bytedeco.opencv.opencv_core.Scalar;
 
 /** Makes what the screen shows of a photo: any upright rectangle of the turned photo, transparent where the photo ends. */
 public final class ScreenRenderer {
@@ -20,14 +18,14 @@ public final class ScreenRenderer {
      * A rectangle of the photo as it looks on screen.
      *
      * @param source the whole photo at any size
-     * @param photo the photo's size in its own pixels
+     * @param photo as it is turned
      * @param part in the photo's pixels; may reach beyond the photo
      * @param width of the result
      * @param height of the result
      */
-    public static Picture render(Picture source, Size photo, Crop part, Angle angle, int width, int height) {
+    public static Picture render(Picture source, Photo photo, Crop part, int width, int height) {
         Picture result = Picture.blank(width, height);
-        double factor = source.width() / photo.width();
+        double factor = source.width() / photo.size().width();
         double shrinking = factor * part.size().width() / width;
         try (Mat whole = source.mat();
                 Mat target = result.mat();
@@ -41,19 +39,11 @@ public final class ScreenRenderer {
                 }
                 from = smaller;
             }
-            Sampling sampling =
-                    Sampling.of(part, angle, new Size(width, height)).inPhotoScaledBy(from.cols() / photo.width());
-            try (Mat matrix = sampling.matrix();
-                    Scalar nothing = new Scalar(0, 0, 0, 0)) {
-                opencv_imgproc.warpAffine(
-                        from,
-                        target,
-                        matrix,
-                        target.size(),
-                        opencv_imgproc.INTER_LINEAR | opencv_imgproc.WARP_INVERSE_MAP,
-                        opencv_core.BORDER_CONSTANT,
-                        nothing);
-            }
+            PixelSize size = new PixelSize(width, height);
+            PixelMap.ofPlane(photo)
+                    .after(AffineMap.of(part, photo.angle(), size.size()))
+                    .inPhotoScaledBy(from.cols() / photo.size().width())
+                    .warp(from, target, size, opencv_imgproc.INTER_LINEAR, PixelMap.Beyond.NOTHING);
         }
         return result;
     }

@@ -138,7 +138,7 @@ class DeliveredDataTest {
         byte[] linear = ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
         Path tiff = source.resolve("deep.tif");
         try (Mat pixels = new Mat(30, 40, opencv_core.CV_16UC3, new Scalar(6_000, 20_000, 43_210, 0))) {
-            Files.write(tiff, TiffFile.encode(pixels, Optional.of(linear), OptionalDouble.empty()));
+            Files.write(tiff, tiff(pixels, linear));
         }
         FileSpec srgb = FileSpec.usual("").withColour(FileSpec.Colour.SRGB, FileSpec.Depth.PHOTO);
         for (FileSpec.Type type : List.of(FileSpec.Type.TIFF, FileSpec.Type.PNG)) {
@@ -186,8 +186,7 @@ class DeliveredDataTest {
     void aPhotoInItsOwnColoursIsNotConvertedTwiceNorTaggedWrongly() throws Exception {
         byte[] linear = ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
         try (Mat pixels = new Mat(30, 40, opencv_core.CV_8UC3, new Scalar(30, 90, 170, 0))) {
-            Files.write(
-                    source.resolve("own.tif"), TiffFile.encode(pixels, Optional.of(linear), OptionalDouble.empty()));
+            Files.write(source.resolve("own.tif"), tiff(pixels, linear));
         }
         Path kept = deliver("own.tif", FileSpec.usual("").withType(FileSpec.Type.PNG), DeliveryTerms.USUAL);
         try (Mat read = opencv_imgcodecs.imread(kept.toString());
@@ -423,5 +422,17 @@ class DeliveredDataTest {
             }
         }
         return false;
+    }
+
+    private static byte[] tiff(Mat pixels, byte[] profile) {
+        return new TiffFile()
+                .encode(new FileFormat.Contents(
+                        pixels,
+                        FileSpec.usual(""),
+                        Optional.of(profile),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        DeliveryTerms.USUAL))
+                .contents();
     }
 }

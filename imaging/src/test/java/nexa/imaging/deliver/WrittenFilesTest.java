@@ -43,12 +43,14 @@ class WrittenFilesTest {
         pixels = opencv_imgcodecs.imread(png.toString());
     }
 
+    private byte[] encoded(FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
+        return FileFormat.of(spec.type())
+                .encode(new FileFormat.Contents(pixels, spec, profile, exif, ppi, DeliveryTerms.USUAL))
+                .contents();
+    }
+
     private Path written(FileSpec.Type type, Optional<byte[]> profile, Optional<byte[]> exif) throws Exception {
-        byte[] file = switch (type) {
-            case JPEG -> JpegFile.encode(pixels, FileSpec.usual(""), profile, exif, PPI);
-            case PNG -> PngFile.encode(pixels, profile, exif, PPI);
-            case TIFF -> ExifBlock.joined(TiffFile.encode(pixels, profile, PPI), exif, DeliveryTerms.USUAL);
-        };
+        byte[] file = encoded(FileSpec.usual("").withType(type), profile, exif, PPI);
         return Files.write(folder.resolve("written." + type.ending()), file);
     }
 
@@ -99,8 +101,7 @@ class WrittenFilesTest {
                 ImageMetadataReader.readMetadata(file.toFile()).getFirstDirectoryOfType(JfifDirectory.class);
         assertThat(told.getResX()).isEqualTo(240);
         assertThat(told.getResUnits()).as("an inch").isEqualTo(1);
-        byte[] plain =
-                JpegFile.encode(pixels, FileSpec.usual(""), Optional.empty(), Optional.empty(), OptionalDouble.empty());
+        byte[] plain = encoded(FileSpec.usual(""), Optional.empty(), Optional.empty(), OptionalDouble.empty());
         Files.write(file, plain);
         JfifDirectory silent =
                 ImageMetadataReader.readMetadata(file.toFile()).getFirstDirectoryOfType(JfifDirectory.class);
@@ -117,6 +118,6 @@ class WrittenFilesTest {
     }
 
     private int length(FileSpec spec) {
-        return JpegFile.encode(pixels, spec, Optional.empty(), Optional.empty(), PPI).length;
+        return encoded(spec, Optional.empty(), Optional.empty(), PPI).length;
     }
 }

@@ -4,16 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
-import java.util.PriorityQueue;
-import java.util.concurrent.Executor;
 import nexa.core.format.Format;
 import nexa.core.format.Ratio;
 import nexa.core.series.Crops;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
+import nexa.imaging.work.WorkQueue;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,8 +25,7 @@ class PictureLibraryTest {
     @TempDir
     Path folder;
 
-    private final PriorityQueue<Runnable> waiting = new PriorityQueue<>();
-    private final Executor byHand = waiting::add;
+    private final Deque<Runnable> waiting = new ArrayDeque<>();
     private final List<Photo> photos = new ArrayList<>();
     private final List<String> heard = new ArrayList<>();
 
@@ -38,7 +40,7 @@ class PictureLibraryTest {
     void theUrgentComesFirstThenTheLatestAndTheCancelledNotAtAll() {
         try (PictureLibrary library = library(1 << 24)) {
             ask(library, photos.get(0), false, "first");
-            PictureLibrary.Request unwanted = ask(library, photos.get(1), false, "unwanted");
+            Ticket unwanted = ask(library, photos.get(1), false, "unwanted");
             ask(library, photos.get(1), true, "urgent");
             ask(library, photos.get(2), false, "last");
             unwanted.cancel();
@@ -113,10 +115,10 @@ class PictureLibraryTest {
     }
 
     private PictureLibrary library(long bytes) {
-        return new PictureLibrary(folder, byHand, () -> {}, bytes);
+        return new PictureLibrary(folder, new WorkQueue(waiting::add, 1, 1 << 24), Runnable::run, bytes);
     }
 
-    private PictureLibrary.Request ask(PictureLibrary library, Photo photo, boolean urgent, String name) {
+    private Ticket ask(PictureLibrary library, Photo photo, boolean urgent, String name) {
         return library.photo(photo, PictureLevel.THUMBNAIL, urgent ? Urgency.NOW : Urgency.SOON, listener(name));
     }
 

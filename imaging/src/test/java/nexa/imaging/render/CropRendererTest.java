@@ -119,7 +119,7 @@ class CropRendererTest {
     private static byte[] render(byte[] photo, int channels, Crop crop, Angle angle, PixelSize size) {
         try (BytePointer memory = new BytePointer(photo);
                 Mat mat = new Mat(HEIGHT, WIDTH, opencv_core.CV_8UC(channels), memory);
-                Mat result = CropRenderer.render(mat, crop, angle, size)) {
+                Mat result = CropRenderer.render(mat, PixelMap.SAME, crop, angle, size)) {
             assertThat(result.cols()).isEqualTo(size.width());
             assertThat(result.rows()).isEqualTo(size.height());
             byte[] bytes = new byte[size.width() * size.height() * channels];

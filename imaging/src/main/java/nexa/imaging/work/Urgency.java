@@ -1,6 +1,6 @@
-package nexa.imaging.read;
+package nexa.imaging.work;
 
-/** How soon something asked of the {@link PictureLibrary} is wanted. */
+/** How soon something asked of a {@link WorkQueue} is wanted. */
 public enum Urgency {
     /** The photographer is looking at the place where it belongs, and sees nothing. */
     NOW,

@@ -1,0 +1,15 @@
+package nexa.imaging.deliver;
+
+import nexa.imaging.read.PhotoProblem;
+
+/** One file of a delivery, which is made when its turn comes. */
+interface DeliveryItem {
+    /** Where it goes inside the destination, with / between folders. */
+    String name();
+
+    /** What it is made of, in a few letters: when this is the same, the file comes out the same. */
+    String making() throws PhotoProblem;
+
+    /** Makes it. */
+    Made made() throws PhotoProblem;
+}

@@ -1,0 +1,116 @@
+package nexa.imaging.deliver;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.Collection;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/** Writes the files of a delivery. Anything that is there and not known as delivered is never replaced, a source photo least. */
+final class FileWriting {
+    private final Path destination;
+    private final Path source;
+    private final Set<String> photos;
+    private final boolean replacesOwn;
+    private final DeliveredFiles delivered;
+
+    /**
+     * Nothing is written yet.
+     *
+     * @param destination a real path, as is {@code source}, so that a link cannot make one place look like two
+     * @param photos the files of the source that are photos, in letters
+     * @param replacesOwn whether files of an earlier delivery are replaced; else new ones are numbered
+     */
+    FileWriting(Path destination, Path source, Set<String> photos, boolean replacesOwn, DeliveredFiles delivered) {
+        this.destination = destination;
+        this.source = source;
+        this.photos = photos;
+        this.replacesOwn = replacesOwn;
+        this.delivered = delivered;
+    }
+
+    /** Clears the folders of these files: what a crash left half written is of no use to anybody. */
+    void clearLeftovers(Collection<String> names) throws IOException {
+        Set<Path> folders = names.stream()
+                .map(name -> destination.resolve(name).getParent())
+                .filter(Files::isDirectory)
+                .collect(Collectors.toSet());
+        for (Path folder : folders) {
+            try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, ".nexa-*.part")) {
+                for (Path file : left) {
+                    if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+                        Files.deleteIfExists(file);
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Writes a file in place of the one of an earlier delivery, or under a free name; whole or not at all.
+     *
+     * @param name where it goes inside the destination, with / between folders
+     * @param making what it is made of; see {@link DeliveryItem#making}
+     */
+    Path write(String name, String making, byte[] bytes) throws IOException {
+        Path target = destination.resolve(name);
+        Files.createDirectories(target.getParent());
+        Path temporary = target.resolveSibling(".nexa-" + UUID.randomUUID() + ".part");
+        try {
+            try (FileChannel channel =
+                    FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+                ByteBuffer rest = ByteBuffer.wrap(bytes);
+                while (rest.hasRemaining()) {
+                    channel.write(rest);
+                }
+                // The name comes last, so the contents have to be there first.
+                channel.force(false);
+            }
+            Optional<Path> earlier = delivered.own(name, making);
+            if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
+                delivered.note(name, earlier.get(), making, bytes.length);
+                return Files.move(temporary, earlier.get(), StandardCopyOption.REPLACE_EXISTING);
+            }
+            return moveToFreeName(name, making, bytes.length, temporary, target);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
+    }
+
+    private boolean isSource(Path file) throws IOException {
+        Path real = file.toRealPath();
+        return real.startsWith(source)
+                && photos.contains(source.relativize(real).toString());
+    }
+
+    /** Gives a finished file its name; where that is taken, by a source photo or anything else, a numbered one. */
+    private Path moveToFreeName(String asked, String making, long length, Path finished, Path target)
+            throws IOException {
+        String name = target.getFileName().toString();
+        int dot = name.lastIndexOf('.');
+        Path free = target;
+        for (int i = 2; ; i++) {
+            try {
+                if (!Files.exists(free)) {
+                    delivered.note(asked, free, making, length);
+                    // Not ATOMIC_MOVE: that would replace what is there.
+                    return Files.move(finished, free);
+                }
+            } catch (FileAlreadyExistsException e) {
+                // Somebody else was quicker: the next number.
+                Thread.onSpinWait();
+            }
+            free = target.resolveSibling(name.substring(0, dot) + "-" + i + name.substring(dot));
+        }
+    }
+}

@@ -1,0 +1,15 @@
+package nexa.imaging.deliver;
+
+import java.util.Optional;
+
+/**
+ * A file made.
+ *
+ * @param left what had to stay behind, in words; empty if nothing had to
+ */
+record Made(byte[] contents, Optional<String> left) {
+    /** A file in which everything is that was to be. */
+    static Made whole(byte[] contents) {
+        return new Made(contents, Optional.empty());
+    }
+}

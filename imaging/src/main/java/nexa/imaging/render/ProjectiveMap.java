@@ -1,0 +1,102 @@
+package nexa.imaging.render;
+
+import java.util.List;
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Point;
+import org.bytedeco.javacpp.DoublePointer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/**
+ * A map that keeps straight lines: (x, y) leads to (a x + b y + c, d x + e y + f) / (g x + h y + i).
+ *
+ * @param x a, b, c
+ * @param y d, e, f
+ * @param depth g, h, i; above 0 in all of a result
+ */
+record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
+    /** A linear function of a place. */
+    record Row(double across, double down, double constant) {
+        double at(Point place) {
+            return across * place.x() + down * place.y() + constant;
+        }
+
+        Row times(double factor) {
+            return new Row(across * factor, down * factor, constant * factor);
+        }
+
+        Row plus(Row other) {
+            return new Row(across + other.across, down + other.down, constant + other.constant);
+        }
+
+        /** The function of what an affine map leads to. */
+        Row after(AffineMap first) {
+            return new Row(along(first.right()), along(first.down()), at(first.origin()));
+        }
+
+        private double along(Point way) {
+            return across * way.x() + down * way.y();
+        }
+    }
+
+    @Override
+    public Point at(Point result) {
+        double deep = depth.at(result);
+        return new Point(x.at(result) / deep, y.at(result) / deep);
+    }
+
+    @Override
+    public ProjectiveMap after(AffineMap first) {
+        return new ProjectiveMap(x.after(first), y.after(first), depth.after(first));
+    }
+
+    @Override
+    public ProjectiveMap inPhotoScaledBy(double factor) {
+        return new ProjectiveMap(x.times(factor), y.times(factor), depth);
+    }
+
+    @Override
+    public ProjectiveMap within(int left, int top) {
+        return shiftedBack(left, top);
+    }
+
+    private ProjectiveMap shiftedBack(double left, double top) {
+        return new ProjectiveMap(x.plus(depth.times(-left)), y.plus(depth.times(-top)), depth);
+    }
+
+    @Override
+    public List<Point> outermost(PixelSize result) {
+        return PixelMap.corners(result);
+    }
+
+    @Override
+    public void warp(Mat from, Mat to, PixelSize result, int how, Beyond beyond) {
+        // OpenCV counts pixels by their middles.
+        ProjectiveMap byMiddles = after(new AffineMap(new Point(0.5, 0.5), new Point(1, 0), new Point(0, 1)))
+                .shiftedBack(0.5, 0.5);
+        try (Mat matrix = byMiddles.matrix();
+                Scalar nothing = new Scalar(0, 0, 0, 0);
+                org.bytedeco.opencv.opencv_core.Size size =
+                        new org.bytedeco.opencv.opencv_core.Size(result.width(), result.height())) {
+            opencv_imgproc.warpPerspective(
+                    from,
+                    to,
+                    matrix,
+                    size,
+                    how | opencv_imgproc.WARP_INVERSE_MAP,
+                    beyond == Beyond.EDGE ? opencv_core.BORDER_REPLICATE : opencv_core.BORDER_CONSTANT,
+                    nothing);
+        }
+    }
+
+    private Mat matrix() {
+        try (DoublePointer values = new DoublePointer(
+                x.across, x.down, x.constant, y.across, y.down, y.constant, depth.across, depth.down, depth.constant)) {
+            try (Mat borrowed = new Mat(3, 3, opencv_core.CV_64FC1, values)) {
+                return borrowed.clone();
+            }
+        }
+    }
+}
