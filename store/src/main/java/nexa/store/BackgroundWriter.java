@@ -1,5 +1,6 @@
 package nexa.store;
 
+import com.google.common.util.concurrent.ThreadFactoryBuilder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,11 +14,10 @@ import java.util.concurrent.TimeUnit;
  */
 final class BackgroundWriter implements AutoCloseable {
     private final Path file;
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
-        Thread worker = new Thread(task, "small files");
-        worker.setDaemon(true);
-        return worker;
-    });
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(new ThreadFactoryBuilder()
+            .setNameFormat("small files")
+            .setDaemon(true)
+            .build());
 
     BackgroundWriter(Path file) {
         this.file = file;

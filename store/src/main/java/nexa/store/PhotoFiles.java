@@ -9,7 +9,6 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,14 +18,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveredFile;
+import nexa.core.shoot.FileOrder;
 
 /** Finds the photos in a folder by the endings of their names, without opening them. */
 public final class PhotoFiles {
     /** The endings, in small letters. */
     public static final Set<String> ENDINGS = Set.of("jpg", "jpeg", "png", "tif", "tiff", "webp");
-
-    private static final Comparator<String> BY_NAME =
-            String.CASE_INSENSITIVE_ORDER.thenComparing(Comparator.naturalOrder());
 
     private static final int LARGEST_LIST = 64 * 1024 * 1024;
 
@@ -79,7 +76,7 @@ public final class PhotoFiles {
         } catch (DirectoryIteratorException e) {
             throw e.getCause();
         }
-        names.sort(BY_NAME);
+        names.sort(FileOrder.BY_NAME);
         return names;
     }
 

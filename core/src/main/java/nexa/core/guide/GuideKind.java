@@ -1,5 +1,6 @@
 package nexa.core.guide;
 
+import com.google.common.primitives.Ints;
 import java.util.List;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
@@ -80,7 +81,7 @@ public enum GuideKind {
             case ARMATURE -> Slants::armature;
             case SPIRAL -> crop -> GoldenSpiral.stretched(crop, way);
             case TRUE_SPIRAL -> crop -> GoldenSpiral.inProportion(crop, way);
-            case GRID -> crop -> Divisions.grid(crop, Math.max(FEWEST_LINES, Math.min(MOST_LINES, gridLines)));
+            case GRID -> crop -> Divisions.grid(crop, Ints.constrainToRange(gridLines, FEWEST_LINES, MOST_LINES));
             case OUTLINES -> crop -> List.of();
         };
     }

@@ -1,5 +1,6 @@
 package nexa.core.series;
 
+import com.google.common.primitives.Ints;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -81,7 +82,7 @@ public final class Formats {
         Format format = shoot.format(id);
         int from = formats.indexOf(format);
         formats.remove(from);
-        formats.add(Math.max(0, Math.min(formats.size(), from + places)), format);
+        formats.add(Ints.constrainToRange(from + places, 0, formats.size()), format);
         return shoot.withFormats(formats);
     }
 

@@ -1,5 +1,6 @@
 package nexa.desktop.easel;
 
+import com.google.common.primitives.Doubles;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.AccessibleRole;
@@ -120,7 +121,7 @@ final class Vernier extends Region {
     @Override
     protected void layoutChildren() {
         // The scale moves on only when the plumb would leave it.
-        middle = Math.max(degrees - KEPT_IN_SIGHT, Math.min(degrees + KEPT_IN_SIGHT, 0));
+        middle = Doubles.constrainToRange(0, degrees - KEPT_IN_SIGHT, degrees + KEPT_IN_SIGHT);
         List<PathElement> ticks = new ArrayList<>();
         getChildren().removeAll(numbers);
         numbers.clear();

@@ -1,5 +1,6 @@
 package nexa.desktop.lineup;
 
+import com.google.common.primitives.Doubles;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -58,7 +59,7 @@ final class Spread extends Pane {
         for (LineUp.Entry entry : entries) {
             if (entry.follows() && entry.step().isPresent()) {
                 double value = measure.applyAsDouble(entry.step().get());
-                long place = Math.round(unit * Math.max(-REACH, Math.min(REACH, value)));
+                long place = Math.round(unit * Doubles.constrainToRange(value, -REACH, REACH));
                 boolean isHere = entry.file().equals(current);
                 dots.merge(place, entry, (first, next) -> isHere ? next : first);
             }

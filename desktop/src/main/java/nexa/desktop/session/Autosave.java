@@ -1,5 +1,6 @@
 package nexa.desktop.session;
 
+import com.google.common.util.concurrent.ThreadFactoryBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -26,7 +27,8 @@ public final class Autosave {
     private final ShootFolder folder;
     private final Listener listener;
     private final AtomicInteger waiting = new AtomicInteger();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> new Thread(task, "autosave"));
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(
+            new ThreadFactoryBuilder().setNameFormat("autosave").build());
 
     Autosave(ShootFolder folder, Listener listener) {
         this.folder = folder;

@@ -1,5 +1,6 @@
 package nexa.desktop.session;
 
+import com.google.common.util.concurrent.ThreadFactoryBuilder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.HashSet;
@@ -36,11 +37,14 @@ final class FolderWatch {
      * @param told hears of news, on a background thread
      */
     FolderWatch(Path folder, Set<String> known, Consumer<FolderNews> told) {
-        this(folder, known, told, Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread thread = new Thread(task, "folder watch");
-            thread.setDaemon(true);
-            return thread;
-        }));
+        this(
+                folder,
+                known,
+                told,
+                Executors.newSingleThreadScheduledExecutor(new ThreadFactoryBuilder()
+                        .setNameFormat("folder watch")
+                        .setDaemon(true)
+                        .build()));
     }
 
     FolderWatch(Path folder, Set<String> known, Consumer<FolderNews> told, ScheduledExecutorService clock) {

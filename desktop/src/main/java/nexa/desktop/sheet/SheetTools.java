@@ -1,5 +1,6 @@
 package nexa.desktop.sheet;
 
+import com.google.common.primitives.Ints;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -108,7 +109,7 @@ final class SheetTools {
     }
 
     private void setAcross(int wanted) {
-        across = Math.max(FEWEST, Math.min(MOST, wanted));
+        across = Ints.constrainToRange(wanted, FEWEST, MOST);
         count.setText(String.valueOf(across));
         fewer.setDisable(across == FEWEST);
         more.setDisable(across == MOST);

@@ -1,5 +1,6 @@
 package nexa.desktop.shell;
 
+import com.google.common.primitives.Doubles;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.Locale;
@@ -16,7 +17,7 @@ public final class TextSize {
     private static final double SMALLEST = 0.8;
     private static final double LARGEST = 2;
     private static final double FACTOR =
-            Math.max(SMALLEST, Math.min(LARGEST, Font.getDefault().getSize() / USUAL));
+            Doubles.constrainToRange(Font.getDefault().getSize() / USUAL, SMALLEST, LARGEST);
 
     /** Sizes of text, and of what holds it; paddings, edges and marks stay as they are. */
     private static final Pattern LENGTH =

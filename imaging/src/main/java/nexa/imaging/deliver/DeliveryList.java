@@ -14,14 +14,30 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 
 /** The list of all files of a delivery, as comma-separated values (RFC 4180). */
 final class DeliveryList {
     /** The list's name in the destination. */
     static final String NAME = "nexa-files.csv";
 
-    private static final String HEADS =
-            "file,source,format,what,left,top,width,height,angle,pixels across,pixels down,ppi,warnings\r\n";
+    private static final String[] HEADS = {
+        "file",
+        "source",
+        "format",
+        "what",
+        "left",
+        "top",
+        "width",
+        "height",
+        "angle",
+        "pixels across",
+        "pixels down",
+        "ppi",
+        "warnings"
+    };
 
     /**
      * One line.
@@ -38,11 +54,7 @@ final class DeliveryList {
      * the list numbered.
      */
     static void write(Path destination, List<Line> lines, DeliveredFiles delivered) throws IOException {
-        byte[] contents = lines.stream()
-                .sorted(Comparator.comparing(Line::file))
-                .map(DeliveryList::text)
-                .collect(Collectors.joining("", HEADS, ""))
-                .getBytes(StandardCharsets.UTF_8);
+        byte[] contents = text(lines).getBytes(StandardCharsets.UTF_8);
         Path temporary = destination.resolve(".nexa-" + UUID.randomUUID() + ".part");
         try {
             Files.write(temporary, contents, StandardOpenOption.CREATE_NEW);
@@ -74,40 +86,47 @@ final class DeliveryList {
         return UUID.nameUUIDFromBytes(contents).toString();
     }
 
-    private static String text(Line line) {
+    private static String text(List<Line> lines) throws IOException {
+        StringBuilder text = new StringBuilder();
+        CSVFormat format = CSVFormat.RFC4180.builder().setHeader(HEADS).get();
+        try (CSVPrinter printer = new CSVPrinter(text, format)) {
+            for (Line line :
+                    lines.stream().sorted(Comparator.comparing(Line::file)).toList()) {
+                printer.printRecord(cells(line));
+            }
+        }
+        return text.toString();
+    }
+
+    private static List<Object> cells(Line line) {
         DeliveryPlan.Item item = line.item();
         Crop crop = item.crop().crop();
-        var corner = crop.at(0, 0, item.photo().angle());
+        Point corner = crop.at(0, 0, item.photo().angle());
         String warnings = item.crop().warnings().stream()
                 .map(warning -> warning.name().toLowerCase(Locale.ROOT).replace('_', ' '))
                 .collect(Collectors.joining("; "));
-        String ppi = item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "";
-        return String.join(
-                        ",",
-                        quoted(line.file()),
-                        quoted(item.photo().file()),
-                        quoted(item.format().name()),
-                        quoted(line.what()),
-                        number(corner.x()),
-                        number(corner.y()),
-                        number(crop.size().width()),
-                        number(crop.size().height()),
-                        number(item.photo().angle().degrees()),
-                        String.valueOf(item.crop().output().width()),
-                        String.valueOf(item.crop().output().height()),
-                        ppi,
-                        quoted(warnings))
-                + "\r\n";
+        return List.of(
+                plain(line.file()),
+                plain(item.photo().file()),
+                plain(item.format().name()),
+                plain(line.what()),
+                number(corner.x()),
+                number(corner.y()),
+                number(crop.size().width()),
+                number(crop.size().height()),
+                number(item.photo().angle().degrees()),
+                item.crop().output().width(),
+                item.crop().output().height(),
+                item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "",
+                warnings);
     }
 
     private static String number(double value) {
         return String.format(Locale.ROOT, "%.2f", value);
     }
 
-    /** Quoted where it has to be. What a spreadsheet would take for a formula gets an apostrophe before it. */
-    private static String quoted(String text) {
-        String safe = text.matches("^[=+@\\-\\t\\r].*") ? "'" + text : text;
-        boolean needsQuotes = safe.contains(",") || safe.contains("\"") || safe.contains("\n") || safe.contains("\r");
-        return needsQuotes ? "\"" + safe.replace("\"", "\"\"") + "\"" : safe;
+    /** What a spreadsheet would take for a formula gets an apostrophe before it. */
+    private static String plain(String text) {
+        return text.matches("^[=+@\\-\\t\\r].*") ? "'" + text : text;
     }
 }

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 
@@ -134,8 +135,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     /** The shoot with the photos' true sizes, in the shoot's order. */
     public Shoot appliedTo(Shoot shoot) {
         List<Photo> photos = new ArrayList<>(sized(shoot).photos());
-        Comparator<Photo> order =
-                Comparator.comparing(Photo::file, String.CASE_INSENSITIVE_ORDER).thenComparing(Photo::file);
+        Comparator<Photo> order = Comparator.comparing(Photo::file, FileOrder.BY_NAME);
         if (shoot.order() == Shoot.Order.TIME) {
             order = byTime(photos).thenComparing(order);
         }

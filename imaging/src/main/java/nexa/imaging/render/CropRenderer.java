@@ -1,5 +1,6 @@
 package nexa.imaging.render;
 
+import com.google.common.primitives.Longs;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
@@ -88,7 +89,7 @@ public final class CropRenderer {
     }
 
     private static int within(double value, int least, int most) {
-        return (int) Math.max(least, Math.min(most, Math.round(value)));
+        return (int) Longs.constrainToRange(Math.round(value), least, most);
     }
 
     private static Mat unturned(Mat photo, Rect kept, PixelSize result) {

@@ -1,5 +1,7 @@
 package nexa.imaging.render;
 
+import com.google.common.primitives.Doubles;
+import com.google.common.primitives.Ints;
 import java.util.Arrays;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
@@ -44,7 +46,7 @@ final class LanczosResampling {
         Mat result = new Mat(to.height(), to.width(), from.type());
         double valuesARow =
                 from.cols() * (double) from.channels() * Math.max(1, part.size().height() / to.height());
-        int rows = (int) Math.max(FEWEST_ROWS, Math.min(MOST_ROWS, VALUES / valuesARow));
+        int rows = (int) Doubles.constrainToRange(VALUES / valuesARow, FEWEST_ROWS, MOST_ROWS);
         RowSums sumsDown = new RowSums(down);
         RowSums sumsAcross = new RowSums(across);
         try (Mat values = new Mat();
@@ -177,7 +179,7 @@ final class LanczosResampling {
         }
 
         int row(int i, int tap) {
-            return Math.max(0, Math.min(limit - 1, begins[i] + tap));
+            return Ints.constrainToRange(begins[i] + tap, 0, limit - 1);
         }
 
         int first(int i) {

@@ -1,5 +1,6 @@
 package nexa.imaging.render;
 
+import com.google.common.primitives.Doubles;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.stream.Stream;
@@ -98,7 +99,7 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
     }
 
     private static int within(double value, int most) {
-        return (int) Math.max(0, Math.min(most, value));
+        return (int) Doubles.constrainToRange(value, 0, most);
     }
 
     /** The four corners of a result. */
