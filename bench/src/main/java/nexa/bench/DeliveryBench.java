@@ -14,6 +14,7 @@ import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
+import nexa.core.message.Message;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.Delivery;
@@ -82,7 +83,14 @@ public final class DeliveryBench {
 
     private static double millis(Path folder, DeliveryPlan plan, String out) throws IOException {
         long began = System.nanoTime();
-        new Delivery(plan, folder, folder.resolve(out), DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
+        new Delivery(
+                        plan,
+                        folder,
+                        folder.resolve(out),
+                        DeliveryTerms.USUAL,
+                        Message::toString,
+                        (done, total, name) -> {})
+                .run(2);
         return (System.nanoTime() - began) / 1e6;
     }
 

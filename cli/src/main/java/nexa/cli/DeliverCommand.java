@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
+import nexa.core.message.Message;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.deliver.DeliveryProblem;
@@ -90,12 +91,9 @@ final class DeliverCommand implements Callable<Integer> {
                 new DeliveryPlan.Choice(chosenFormats(opened), marked == Marked.SELECT, onlyDone));
         Delivery.Result result = deliver(opened, plan, err);
         print(result);
-        result.failures().forEach(failure -> err.println(failure.reason()));
-        result.gaveUp()
-                .ifPresent(reason ->
-                        err.println("Given up: " + reason + ". What is finished is kept; run it again to go on."));
-        result.unlisted()
-                .ifPresent(reason -> err.println("The files are there, but their list is not: " + reason + "."));
+        result.failures().forEach(failure -> err.println(NexaCommand.WORDS.say(failure.reason())));
+        result.gaveUp().ifPresent(reason -> err.println(NexaCommand.WORDS.say(Message.of("cli.givenUp", reason))));
+        result.unlisted().ifPresent(reason -> err.println(NexaCommand.WORDS.say(Message.of("cli.unlisted", reason))));
         boolean failed = opened.tellProblems(err)
                 || !result.failures().isEmpty()
                 || result.unlisted().isPresent();
@@ -110,17 +108,13 @@ final class DeliverCommand implements Callable<Integer> {
                     known.stream().filter(Format::goes).map(Format::id).collect(Collectors.toSet());
             boolean waits = known.stream().anyMatch(format -> format.going() == Going.WAITS);
             if (going.isEmpty() && waits) {
-                throw new ParameterException(
-                        spec.commandLine(),
-                        "Nothing was done in any format of this shoot yet, so none goes by itself. Say which with"
-                                + " --format. There are " + ids + ".");
+                throw new ParameterException(spec.commandLine(), NexaCommand.WORDS.get("cli.allWait", ids));
             }
             return going;
         }
         for (String format : formats) {
             if (!ids.contains(format)) {
-                throw new ParameterException(
-                        spec.commandLine(), "There is no format \"" + format + "\" here. There are " + ids + ".");
+                throw new ParameterException(spec.commandLine(), NexaCommand.WORDS.get("cli.noFormat", format, ids));
             }
         }
         return new HashSet<>(formats);
@@ -140,17 +134,18 @@ final class DeliverCommand implements Callable<Integer> {
     }
 
     private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) throws DeliveryProblem {
-        Delivery delivery = new Delivery(plan, opened.folder(), destination, terms(), new Delivery.Progress() {
-            @Override
-            public void advanced(int finished, int total, String name) {
-                err.println(finished + " of " + total + "  " + name);
-            }
+        Delivery delivery = new Delivery(
+                plan, opened.folder(), destination, terms(), NexaCommand.WORDS::say, new Delivery.Progress() {
+                    @Override
+                    public void advanced(int finished, int total, String name) {
+                        err.println(NexaCommand.WORDS.get("cli.advanced", finished, total, name));
+                    }
 
-            @Override
-            public void waits() {
-                err.println("Another delivery into " + destination + " is going on. This one waits for it.");
-            }
-        });
+                    @Override
+                    public void waits() {
+                        err.println(NexaCommand.WORDS.get("cli.waits", destination));
+                    }
+                });
         return delivery.run(Runtime.getRuntime().availableProcessors());
     }
 

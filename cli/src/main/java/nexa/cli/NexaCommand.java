@@ -5,8 +5,10 @@ import java.io.OutputStreamWriter;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import nexa.imaging.deliver.DeliveryProblem;
 import nexa.store.ShootProblem;
+import nexa.words.Words;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -20,6 +22,8 @@ public final class NexaCommand {
     static final int DONE = 0;
     static final int SOME_FAILED = 1;
     static final int WRONG_USE = 2;
+    /** What the commands tell beside their results. */
+    static final Words WORDS = new Words(Locale.ENGLISH, "nexa.cli.words");
 
     public static void main(String[] arguments) {
         // Names of photos can hold any letter, whatever the system's own encoding is.
@@ -37,7 +41,7 @@ public final class NexaCommand {
                     if (!(problem instanceof ShootProblem || problem instanceof DeliveryProblem)) {
                         throw problem;
                     }
-                    command.getErr().println(problem.getMessage());
+                    command.getErr().println(WORDS.say(problem));
                     return WRONG_USE;
                 })
                 .execute(arguments);

@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.message.Message;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.read.ShootReading;
@@ -12,17 +13,16 @@ import nexa.store.ShootProblem;
 import nexa.store.UserData;
 
 /** A shoot opened for looking only: nothing is locked and nothing written. */
-record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<String> notices) {
+record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message> notices) {
 
     static OpenedShoot open(Path folder) throws ShootProblem {
         ShootFolder opened = ShootFolder.look(folder, UserData.ofThisUser());
         ShootReading reading = ShootReading.of(opened.shoot(), opened.path());
         Shoot shoot = reading.appliedTo(opened.shoot());
-        List<String> notices = new ArrayList<>(opened.notices());
+        List<Message> notices = new ArrayList<>(opened.notices());
         int renamed = Renamed.find(shoot, opened.missing()).size();
         if (renamed > 0) {
-            notices.add((renamed == 1 ? "1 photo has another name" : renamed + " photos have other names")
-                    + " now. Open the shoot in the window to take what was done along.");
+            notices.add(Message.of("cli.renamed", renamed));
         }
         return new OpenedShoot(opened.path(), shoot, reading, notices);
     }
@@ -30,10 +30,10 @@ record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<String> 
     /** Tells which photos could not be read, and whether there was one. */
     boolean tellProblems(PrintWriter err) {
         if (shoot.photos().isEmpty()) {
-            err.println("There are no photos in " + folder + ".");
+            err.println(NexaCommand.WORDS.get("cli.noPhotos", folder));
         }
-        notices.forEach(err::println);
-        reading.problems().values().forEach(problem -> err.println(problem.getMessage()));
+        notices.forEach(notice -> err.println(NexaCommand.WORDS.say(notice)));
+        reading.problems().values().forEach(problem -> err.println(NexaCommand.WORDS.say(problem)));
         return !reading.problems().isEmpty();
     }
 }

@@ -61,7 +61,7 @@ class ValuesTest {
         assertThat(page.withSize(new OutputSize.Pixels(1080, 1440)).size()).isNotNull();
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> page.withSize(new OutputSize.Pixels(1080, 1350)))
-                .withMessageContaining("6.3 %");
+                .withMessageContaining("6.3");
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.zip.CRC32;
@@ -25,11 +26,15 @@ import javax.imageio.stream.ImageOutputStream;
 import nexa.core.format.PixelSize;
 import nexa.core.shoot.Photo;
 import nexa.imaging.read.PhotoFacts;
+import nexa.words.Words;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Small photos made for tests. */
 public final class TestPhotos {
+    /** What is told, as people read it. */
+    public static final Words WORDS = new Words(Locale.ENGLISH);
+
     private TestPhotos() {}
 
     /** Soft random colours: something like a photo, the same every time. */

@@ -15,7 +15,7 @@ import java.util.concurrent.TimeUnit;
 final class BackgroundWriter implements AutoCloseable {
     private final Path file;
     private final ExecutorService thread = Executors.newSingleThreadExecutor(new ThreadFactoryBuilder()
-            .setNameFormat("small files")
+            .setNameFormat("small-files")
             .setDaemon(true)
             .build());
 

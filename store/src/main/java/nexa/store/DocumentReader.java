@@ -66,8 +66,10 @@ final class DocumentReader {
         int version = root.required("nexa").whole();
         if (version != DocumentFields.VERSION) {
             throw root.required("nexa")
-                    .misfit("says version " + version + ", but this Nexa knows version " + DocumentFields.VERSION
-                            + (version > DocumentFields.VERSION ? "; a newer Nexa may read it" : ""));
+                    .misfit(
+                            version > DocumentFields.VERSION ? "misfit.newer" : "misfit.version",
+                            version,
+                            DocumentFields.VERSION);
         }
         Optional<Place> title = root.optional("title");
         Optional<Place> order = root.optional("order");
@@ -81,7 +83,7 @@ final class DocumentReader {
         for (Place place : listOf(root, "photos")) {
             Photo photo = photo(place, ids);
             if (known.put(photo.file(), photo) != null) {
-                throw place.misfitAt("file", "is listed twice: " + photo.file());
+                throw place.misfitAt("file", "misfit.listedTwice", photo.file());
             }
             photos.add(photo);
         }
@@ -112,7 +114,7 @@ final class DocumentReader {
         for (Place place : listOf(root, "formats")) {
             Format format = format(place);
             if (!ids.add(format.id())) {
-                throw place.misfitAt("id", "is used twice: \"" + format.id() + "\"");
+                throw place.misfitAt("id", "misfit.usedTwice", format.id());
             }
             formats.add(format);
         }
@@ -127,10 +129,10 @@ final class DocumentReader {
                         "formats[" + i + "].leads." + lead.getKey().name().toLowerCase(Locale.ROOT);
                 Photo photo = photos.get(lead.getValue());
                 if (photo == null) {
-                    throw root.misfitAt(place, "is not a photo of this shoot: " + lead.getValue());
+                    throw root.misfitAt(place, "misfit.noPhoto", lead.getValue());
                 }
                 if (!(photo.entry(format.id()).placement() instanceof Placement.Own)) {
-                    throw root.misfitAt(place, "must have a crop of its own: " + lead.getValue());
+                    throw root.misfitAt(place, "misfit.leadWithoutCrop", lead.getValue());
                 }
             }
         }
@@ -140,8 +142,7 @@ final class DocumentReader {
         for (Format format : formats) {
             for (int i = 0; i < photos.size() && format.leads().isEmpty(); i++) {
                 if (photos.get(i).entry(format.id()).placement() instanceof Placement.Follow) {
-                    throw root.misfitAt(
-                            "photos[" + i + "].crops." + format.id(), "follows in a format that has no lead");
+                    throw root.misfitAt("photos[" + i + "].crops." + format.id(), "misfit.noLead");
                 }
             }
         }
@@ -173,7 +174,7 @@ final class DocumentReader {
             return Going.WAITS;
         }
         if (!place.isFlag()) {
-            throw place.misfit("must be true, false or \"" + DocumentFields.WAITS + "\"");
+            throw place.misfit("misfit.going", DocumentFields.WAITS);
         }
         return place.flag() ? Going.GOES : Going.STAYS;
     }
@@ -190,7 +191,7 @@ final class DocumentReader {
             return place.make(() -> new OutputSize.Pixels(width, height));
         }
         if (!Set.of("cm", "mm", "in").contains(unit)) {
-            throw place.required("unit").misfit("must be one of px, cm, mm, in, but is \"" + unit + "\"");
+            throw place.required("unit").misfit("misfit.unit", unit);
         }
         double width = place.required("width").number();
         double height = place.required("height").number();
@@ -258,9 +259,7 @@ final class DocumentReader {
             case DocumentFields.FULL_COLOUR -> FileSpec.Sampling.FULL;
             case DocumentFields.HALF_COLOUR -> FileSpec.Sampling.HALF;
             default ->
-                throw place.get()
-                        .misfit("must be \"" + DocumentFields.FULL_COLOUR + "\" or \"" + DocumentFields.HALF_COLOUR
-                                + "\"");
+                throw place.get().misfit("misfit.sampling", DocumentFields.FULL_COLOUR, DocumentFields.HALF_COLOUR);
         };
     }
 
@@ -271,7 +270,7 @@ final class DocumentReader {
         return switch (place.get().whole()) {
             case 8 -> FileSpec.Depth.EIGHT;
             case 16 -> FileSpec.Depth.SIXTEEN;
-            default -> throw place.get().misfit("must be 8 or 16");
+            default -> throw place.get().misfit("misfit.depth");
         };
     }
 
@@ -279,7 +278,7 @@ final class DocumentReader {
         Place named = place.required("file");
         String file = named.text();
         if (!isInside(file)) {
-            throw named.misfit("must name a file inside the shoot's folder, but is \"" + file + "\"");
+            throw named.misfit("misfit.outside", file);
         }
         Photo photo = named.make(() -> Photo.untouched(file));
         Optional<PixelSize> pixels = Optional.empty();
@@ -364,7 +363,7 @@ final class DocumentReader {
         Optional<Place> state = place.optional("state");
         if (state.isEmpty()) {
             if (place.has("centre") || place.has("size") || place.has("tune") || place.has("carry")) {
-                throw place.misfit("lacks \"state\"");
+                throw place.misfit("misfit.lacks", "state");
             }
             return Placement.UNTOUCHED;
         }

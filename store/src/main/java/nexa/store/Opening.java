@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 
 /**
@@ -42,7 +43,7 @@ final class Opening {
     private int replayed;
     private final List<Journal> leftJournals = new ArrayList<>();
     private final List<Journal> strangeJournals = new ArrayList<>();
-    private final List<String> notices = new ArrayList<>();
+    private final List<Message> notices = new ArrayList<>();
     private Optional<Shoot> setAside = Optional.empty();
 
     private Opening(String folderName, Path apartFile, List<Journal> journals) {
@@ -111,7 +112,7 @@ final class Opening {
             if (!hasBeside) {
                 throw e;
             }
-            notices.add(e.getMessage());
+            notices.add(e.told());
         }
     }
 
@@ -132,7 +133,7 @@ final class Opening {
             try {
                 contents = journal.read();
             } catch (PlainFile.Refused e) {
-                notices.add(journal.file() + " can't be used: " + e.getMessage() + ". It was left as it is.");
+                notices.add(Message.of("journal.unusable", journal.file(), e.told()));
                 continue;
             }
             boolean isStrange = contents.broken() > 0;
@@ -144,9 +145,8 @@ final class Opening {
                 }
             }
             if (contents.broken() > 0) {
-                notices.add("Part of the journal " + journal.file() + " could not be read: "
-                        + contents.lines().size() + " of " + (contents.lines().size() + contents.broken())
-                        + " edits in it were kept.");
+                int kept = contents.lines().size();
+                notices.add(Message.of("journal.broken", journal.file(), kept, kept + contents.broken()));
             }
             if (isStrange) {
                 strangeJournals.add(journal);
@@ -190,8 +190,7 @@ final class Opening {
             }
             good = from;
             laid = laidOver(lines.subList(0, good));
-            notices.add("The journal of the shoot does not fit its document: " + good + " of " + lines.size()
-                    + " edits in it were kept.");
+            notices.add(Message.of("journal.misfit", good, lines.size()));
             strangeJournals.addAll(leftJournals);
             leftJournals.clear();
         }
@@ -269,8 +268,7 @@ final class Opening {
             Path kept = otherDocument.orElseThrow().file();
             // Read again, for lines of the journal may have been laid over it.
             setAside = KeptAside.read(kept, folderName).map(KeptAside::document).map(ShootDocument::shoot);
-            notices.add("The shoot's document was replaced or changed outside. What was done here since is kept in "
-                    + kept + ".");
+            notices.add(Message.of("aside.documentKept", kept));
         }
     }
 
@@ -289,7 +287,7 @@ final class Opening {
         } else {
             Path kept = KeptAside.freeName(journal.file().getParent(), KeptAside.JOURNAL);
             Files.move(journal.file(), kept);
-            notices.add("Edits that are not part of the shoot as it is now are kept in " + kept + ".");
+            notices.add(Message.of("aside.editsKept", kept));
         }
     }
 
@@ -298,20 +296,18 @@ final class Opening {
         return setAside;
     }
 
-    /** What a photographer should know of it, as whole sentences. */
-    List<String> notices() {
+    /** What a photographer should know of it, each a whole sentence. */
+    List<Message> notices() {
         return List.copyOf(notices);
     }
 
     /** As {@link #notices}, where nothing is changed on disk: with what waits to be put in order. */
-    List<String> outlook() {
-        List<String> all = new ArrayList<>(notices);
+    List<Message> outlook() {
+        List<Message> all = new ArrayList<>(notices);
         if (isApartStrange) {
-            all.add("The shoot's document was replaced or changed outside. What was done here since lies in "
-                    + apartFile + ".");
+            all.add(Message.of("aside.documentLies", apartFile));
         }
-        strangeJournals.forEach(
-                journal -> all.add("Edits that are not part of the shoot as it is now lie in " + journal.file() + "."));
+        strangeJournals.forEach(journal -> all.add(Message.of("aside.editsLie", journal.file())));
         return all;
     }
 }

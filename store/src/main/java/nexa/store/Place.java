@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import nexa.core.message.Message;
+import nexa.core.message.Rejected;
+import nexa.core.message.Telling;
 
 /** A value in the shoot document together with where it stands, read strictly. */
 final class Place {
@@ -24,11 +27,23 @@ final class Place {
     }
 
     /** What is wrong at a place of the document. */
-    static final class Misfit extends Exception {
+    static final class Misfit extends Exception implements Telling {
         private static final long serialVersionUID = 1L;
 
-        Misfit(String path, String what) {
-            super((path.isEmpty() ? "the document" : path) + " " + what);
+        private final transient Message told;
+
+        Misfit(String path, Message what) {
+            this(Message.of("misfit.at", path.isEmpty() ? Message.of("misfit.document") : path, what));
+        }
+
+        private Misfit(Message told) {
+            super(told.toString());
+            this.told = told;
+        }
+
+        @Override
+        public Message told() {
+            return told;
         }
     }
 
@@ -41,13 +56,14 @@ final class Place {
     <T> T make(Making<T> making) throws Misfit {
         try {
             return making.make();
-        } catch (IllegalArgumentException e) {
-            throw misfit("is not right: " + e.getMessage());
+        } catch (Rejected e) {
+            throw misfit("misfit.rejected", e.told());
         }
     }
 
-    Misfit misfit(String what) {
-        return new Misfit(path, what);
+    /** What is wrong here, by the key of its words and the values that go into them. */
+    Misfit misfit(String key, Object... values) {
+        return new Misfit(path, Message.of(key, values));
     }
 
     boolean has(String name) {
@@ -55,12 +71,12 @@ final class Place {
     }
 
     /** The place of a value below this one, for what is wrong with several together. */
-    Misfit misfitAt(String below, String what) {
-        return new Misfit(path.isEmpty() ? below : path + "." + below, what);
+    Misfit misfitAt(String below, String key, Object... values) {
+        return new Misfit(path.isEmpty() ? below : path + "." + below, Message.of(key, values));
     }
 
     Place required(String name) throws Misfit {
-        return optional(name).orElseThrow(() -> misfit("lacks \"" + name + "\""));
+        return optional(name).orElseThrow(() -> misfit("misfit.lacks", name));
     }
 
     Optional<Place> optional(String name) throws Misfit {
@@ -72,7 +88,7 @@ final class Place {
 
     Place object() throws Misfit {
         if (!node.isObject()) {
-            throw misfit("must be an object, but is " + shown());
+            throw misfit("misfit.object", shown());
         }
         return this;
     }
@@ -83,7 +99,7 @@ final class Place {
 
     List<Place> list() throws Misfit {
         if (!node.isArray()) {
-            throw misfit("must be a list, but is " + shown());
+            throw misfit("misfit.list", shown());
         }
         List<Place> places = new ArrayList<>();
         for (int i = 0; i < node.size(); i++) {
@@ -95,7 +111,7 @@ final class Place {
     List<Place> list(int length) throws Misfit {
         List<Place> places = list();
         if (places.size() != length) {
-            throw misfit("must hold " + length + " values, but holds " + places.size());
+            throw misfit("misfit.count", length, places.size());
         }
         return places;
     }
@@ -109,7 +125,7 @@ final class Place {
 
     String text() throws Misfit {
         if (!node.isTextual()) {
-            throw misfit("must be a text, but is " + shown());
+            throw misfit("misfit.text", shown());
         }
         return node.textValue();
     }
@@ -117,7 +133,7 @@ final class Place {
     double number() throws Misfit {
         double value = node.doubleValue();
         if (!node.isNumber() || !Double.isFinite(value)) {
-            throw misfit("must be a number, but is " + shown());
+            throw misfit("misfit.number", shown());
         }
         return value;
     }
@@ -125,7 +141,7 @@ final class Place {
     int whole() throws Misfit {
         double value = number();
         if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
-            throw misfit("must be a whole number, but is " + shown());
+            throw misfit("misfit.whole", shown());
         }
         return (int) value;
     }
@@ -134,14 +150,14 @@ final class Place {
     long count() throws Misfit {
         double value = number();
         if (value != Math.rint(value) || value < 0 || value > MOST_COUNTED) {
-            throw misfit("must be a whole number of at least 0, but is " + shown());
+            throw misfit("misfit.counted", shown());
         }
         return (long) value;
     }
 
     boolean flag() throws Misfit {
         if (!node.isBoolean()) {
-            throw misfit("must be true or false, but is " + shown());
+            throw misfit("misfit.flag", shown());
         }
         return node.booleanValue();
     }
@@ -166,7 +182,7 @@ final class Place {
             }
             known.append(known.length() == 0 ? "" : ", ").append(name);
         }
-        throw misfit("must be one of " + known + ", but is " + shown());
+        throw misfit("misfit.oneOf", known, shown());
     }
 
     /** A value of this place made by a function that rejects what does not fit. */

@@ -6,6 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
 /**
  * Reads files of which nobody knows what they are: only regular ones are opened, since a pipe would keep one waiting and a
@@ -15,11 +17,23 @@ final class PlainFile {
     private PlainFile() {}
 
     /** What is said of a file that is not read. */
-    static final class Refused extends IOException {
+    static final class Refused extends IOException implements Telling {
         private static final long serialVersionUID = 1L;
 
-        Refused(String reason) {
-            super(reason);
+        private final transient Message told;
+
+        Refused(String key, Object... values) {
+            this(Message.of(key, values));
+        }
+
+        private Refused(Message told) {
+            super(told.toString());
+            this.told = told;
+        }
+
+        @Override
+        public Message told() {
+            return told;
         }
     }
 
@@ -35,15 +49,15 @@ final class PlainFile {
             throw new NoSuchFileException(file.toString());
         }
         if (!Files.isRegularFile(file)) {
-            throw new Refused("it is not a regular file");
+            throw new Refused("file.notRegular");
         }
         if (Files.size(file) > most) {
-            throw new Refused("it is larger than any such file (" + Files.size(file) + " bytes)");
+            throw new Refused("file.tooLarge", Files.size(file));
         }
         try (InputStream in = Files.newInputStream(file)) {
             byte[] bytes = in.readNBytes(most);
             if (in.read() >= 0) {
-                throw new Refused("it is larger than any such file");
+                throw new Refused("file.grownTooLarge");
             }
             return bytes;
         }
@@ -56,7 +70,7 @@ final class PlainFile {
      */
     static void requireWritable(Path file) throws IOException {
         if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-            throw new Refused(file + " is not a regular file");
+            throw new Refused("file.namedNotRegular", file);
         }
     }
 }

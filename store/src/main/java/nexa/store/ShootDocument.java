@@ -1,5 +1,6 @@
 package nexa.store;
 
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
@@ -19,6 +20,7 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 
 /**
@@ -69,9 +71,9 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
         try {
             return PlainFile.read(file, LARGEST);
         } catch (PlainFile.Refused e) {
-            throw ShootProblem.inDocument(file, e.getMessage());
+            throw ShootProblem.inDocument(file, e.told());
         } catch (IOException e) {
-            throw new ShootProblem(file + " can't be read: " + e.getMessage(), e);
+            throw ShootProblem.unreadable(file, e);
         }
     }
 
@@ -83,15 +85,16 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
             JsonNode tree = JSON.readTree(text);
             return of(tree, folderName);
         } catch (JsonProcessingException e) {
-            String where = e.getLocation() == null
-                    ? ""
-                    : " (line " + e.getLocation().getLineNr() + ", column "
-                            + e.getLocation().getColumnNr() + ")";
-            throw ShootProblem.inDocument(file, "it is not whole, or not JSON" + where);
+            JsonLocation where = e.getLocation();
+            throw ShootProblem.inDocument(
+                    file,
+                    where == null
+                            ? Message.of("document.notJson")
+                            : Message.of("document.notJsonAt", where.getLineNr(), where.getColumnNr()));
         } catch (IOException e) {
-            throw new ShootProblem(file + " can't be read: " + e.getMessage(), e);
+            throw ShootProblem.unreadable(file, e);
         } catch (Place.Misfit e) {
-            throw ShootProblem.inDocument(file, e.getMessage());
+            throw ShootProblem.inDocument(file, e.told());
         }
     }
 
@@ -101,7 +104,7 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
         CharBuffer out = CharBuffer.allocate(contents.length);
         CoderResult result = decoder.decode(in, out, true);
         if (result.isError()) {
-            throw ShootProblem.inDocument(file, "it is not UTF-8 (byte " + in.position() + ")");
+            throw ShootProblem.inDocument(file, Message.of("document.notUtf8", in.position()));
         }
         return out.flip().toString();
     }
@@ -126,8 +129,11 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
                 if (isTooMany) {
                     throw ShootProblem.inDocument(
                             file,
-                            (inList > 0 ? list : "the document") + " has more entries than any shoot (at most "
-                                    + MOST_PHOTOS + " photos and " + MOST_FORMATS + " formats)");
+                            Message.of(
+                                    "document.tooMany",
+                                    inList > 0 ? list : Message.of("misfit.document"),
+                                    MOST_PHOTOS,
+                                    MOST_FORMATS));
                 }
             }
         }

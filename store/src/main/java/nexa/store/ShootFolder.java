@@ -13,6 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -39,7 +41,7 @@ public final class ShootFolder implements AutoCloseable {
     private final UserData userData;
     private final Disk disk;
     private final List<Journal> journals;
-    private final List<String> notices = new ArrayList<>();
+    private final List<Message> notices = new ArrayList<>();
     private final Set<String> missing = new HashSet<>();
     private Optional<ShootLock> lock = Optional.empty();
     /** Whether the lock beside the photos is held, so that there is nobody else to write there. */
@@ -101,15 +103,12 @@ public final class ShootFolder implements AutoCloseable {
 
     private static ShootFolder at(Path folder, UserData userData, Disk disk) throws ShootProblem {
         if (!Files.isDirectory(folder)) {
-            throw new ShootProblem(
-                    Files.exists(folder)
-                            ? folder + " is not a folder. Open the folder that the photos are in."
-                            : folder + " is not there. It may have been moved, or its drive is not connected.");
+            throw new ShootProblem(Message.of(Files.exists(folder) ? "shoot.notAFolder" : "shoot.notThere", folder));
         }
         try {
             return new ShootFolder(folder.toRealPath(), userData, disk);
         } catch (IOException e) {
-            throw new ShootProblem(folder + " can't be read: " + e.getMessage(), e);
+            throw ShootProblem.unreadable(folder, e);
         }
     }
 
@@ -134,7 +133,7 @@ public final class ShootFolder implements AutoCloseable {
             read();
         } catch (IOException e) {
             close();
-            throw new ShootProblem(folder + " can't be read: " + e.getMessage(), e);
+            throw ShootProblem.unreadable(folder, e);
         } catch (ShootProblem e) {
             close();
             throw e;
@@ -180,7 +179,7 @@ public final class ShootFolder implements AutoCloseable {
             opening.tidy(disk);
         } catch (IOException | ShootProblem e) {
             // Nothing is lost by that: it all lies where it was and is found again.
-            notices.add(e.getMessage());
+            notices.add(Telling.of(e));
             unordered = Optional.of(opening);
         }
     }
@@ -235,7 +234,7 @@ public final class ShootFolder implements AutoCloseable {
     }
 
     /** What there is to know of how the shoot was found, as whole sentences. */
-    public List<String> notices() {
+    public List<Message> notices() {
         return List.copyOf(notices);
     }
 
@@ -336,9 +335,7 @@ public final class ShootFolder implements AutoCloseable {
         });
         aside = Optional.of(made.get(0));
         saveAside(made.get(0));
-        throw new ShootProblem(folder.resolve(DOCUMENT)
-                + " was changed by something else and is left as it is. What you do here is kept in " + made.get(0)
-                + " from now on. Open the shoot again to go on with the changed one.");
+        throw new ShootProblem(Message.of("shoot.changedOutside", folder.resolve(DOCUMENT), made.get(0)));
     }
 
     private void saveAside(Path file) throws ShootProblem {
@@ -380,7 +377,7 @@ public final class ShootFolder implements AutoCloseable {
         if (!writesBeside) {
             Optional<ShootLock> now = ShootLock.take(folder.resolve(LOCK));
             if (now.isEmpty()) {
-                throw new IOException("another window works on this shoot");
+                throw new PlainFile.Refused("shoot.lockedElsewhere");
             }
             lock.ifPresent(ShootLock::close);
             lock = now;
@@ -399,14 +396,13 @@ public final class ShootFolder implements AutoCloseable {
 
     private void requireWritable() throws ShootProblem {
         if (isReadOnly) {
-            throw new ShootProblem(folder + " is open in another window. Here it can be looked at, but not changed.");
+            throw new ShootProblem(Message.of("shoot.openElsewhere", folder));
         }
     }
 
     private ShootProblem cannotSave(IOException beside, IOException apart) {
         return new ShootProblem(
-                "The shoot can't be saved in " + folder + " (" + beside.getMessage() + ") nor in " + userData.folder()
-                        + " (" + apart.getMessage() + "). What you did is still here as long as this window is open.",
+                Message.of("shoot.cannotSave", folder, Telling.of(beside), userData.folder(), Telling.of(apart)),
                 apart);
     }
 

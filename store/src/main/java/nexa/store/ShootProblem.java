@@ -1,22 +1,35 @@
 package nexa.store;
 
+import java.io.IOException;
 import java.nio.file.Path;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
-/** A shoot that cannot be opened or saved. The message names the file, what is wrong and what can be done. */
-public final class ShootProblem extends Exception {
+/** A shoot that cannot be opened or saved. What it tells names the file, what is wrong and what can be done. */
+public final class ShootProblem extends Exception implements Telling {
     private static final long serialVersionUID = 1L;
 
-    public ShootProblem(String message) {
-        super(message);
+    private final transient Message told;
+
+    ShootProblem(Message told) {
+        this(told, null);
     }
 
-    public ShootProblem(String message, Throwable cause) {
-        super(message, cause);
+    ShootProblem(Message told, Throwable cause) {
+        super(told.toString(), cause);
+        this.told = told;
     }
 
-    static ShootProblem inDocument(Path document, String what) {
-        return new ShootProblem(
-                document + " can't be used: " + what
-                        + ". The file was left as it is. Put a good copy in its place, or move it away to start the shoot anew.");
+    static ShootProblem inDocument(Path document, Message what) {
+        return new ShootProblem(Message.of("shoot.documentUnusable", document, what));
+    }
+
+    static ShootProblem unreadable(Path file, IOException e) {
+        return new ShootProblem(Message.of("shoot.unreadable", file, Telling.of(e)), e);
+    }
+
+    @Override
+    public Message told() {
+        return told;
     }
 }

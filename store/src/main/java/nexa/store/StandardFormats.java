@@ -1,23 +1,31 @@
 package nexa.store;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
 import nexa.core.format.Going;
 import nexa.core.format.Ratio;
 
-/** The formats a shoot starts with when nobody has said otherwise. */
+/** The formats a shoot starts with when nobody has said otherwise. Their names are in a resource bundle. */
 public final class StandardFormats {
+    private static final ResourceBundle NAMES = ResourceBundle.getBundle("nexa.store.formats", Locale.ENGLISH);
+
     private StandardFormats() {}
 
     public static List<Format> list() {
         return List.of(
-                Format.of("own", "Photo's own", Ratio.PHOTO),
-                Format.of("post", "Tall post", Ratio.of("4", "5")).withTurn(FormatTurn.TALL),
-                Format.of("square", "Square", Ratio.of("1", "1")),
-                Format.of("screen", "Wide screen", Ratio.of("16", "9")).withTurn(FormatTurn.WIDE),
-                Format.of("print", "Print", Ratio.of("5", "4")),
-                Format.of("free", "Free", Ratio.FREE));
+                named("own", Ratio.PHOTO),
+                named("post", Ratio.of("4", "5")).withTurn(FormatTurn.TALL),
+                named("square", Ratio.of("1", "1")),
+                named("screen", Ratio.of("16", "9")).withTurn(FormatTurn.WIDE),
+                named("print", Ratio.of("5", "4")),
+                named("free", Ratio.FREE));
+    }
+
+    private static Format named(String id, Ratio ratio) {
+        return Format.of(id, NAMES.getString(id), ratio);
     }
 
     /** Those of a shoot of which nothing was said yet: each waits until something is done in it. */

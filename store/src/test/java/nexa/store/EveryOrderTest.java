@@ -144,7 +144,7 @@ class EveryOrderTest {
             try {
                 opened.save(shoot);
             } catch (ShootProblem e) {
-                assertThat(e).hasMessageContaining("changed by something else");
+                assertThat(Said.WORDS.say(e)).contains("changed by something else");
             }
         }
     }

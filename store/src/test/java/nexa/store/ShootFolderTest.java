@@ -76,7 +76,7 @@ class ShootFolderTest {
             assertThat(second.isReadOnly()).isTrue();
             assertThatExceptionOfType(ShootProblem.class)
                     .isThrownBy(() -> second.save(second.shoot()))
-                    .withMessageContaining("open in another window");
+                    .satisfies(Said.saying("open in another window"));
             assertThat(first.isReadOnly()).isFalse();
         }
         try (ShootFolder third = ShootFolder.open(folder, userData)) {
@@ -93,8 +93,8 @@ class ShootFolderTest {
             Shoot turned = opened.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(2)));
             assertThatExceptionOfType(ShootProblem.class)
                     .isThrownBy(() -> opened.save(turned))
-                    .withMessageContaining("changed by something else")
-                    .withMessageContaining("kept aside");
+                    .satisfies(Said.saying("changed by something else"))
+                    .satisfies(Said.saying("kept aside"));
             opened.save(turned.with("a.jpg", photo -> photo.withAngle(new Angle(4))));
             assertThat(document).content().contains("autumn firing").doesNotContain("\"angle\"");
             try (var files = Files.list(folder)) {
@@ -136,18 +136,18 @@ class ShootFolderTest {
         ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createFile(temporary.resolve("file"))), disk);
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> opened.save(opened.shoot()))
-                .withMessageContaining("spring firing")
-                .withMessageContaining("still here");
+                .satisfies(Said.saying("spring firing"))
+                .satisfies(Said.saying("still here"));
     }
 
     @Test
     void aFolderThatIsNotThereIsNamed() {
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> ShootFolder.open(folder.resolve("gone"), userData))
-                .withMessageContaining("gone is not there");
+                .satisfies(Said.saying("gone is not there"));
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> ShootFolder.open(folder.resolve("a.jpg"), userData))
-                .withMessageContaining("is not a folder");
+                .satisfies(Said.saying("is not a folder"));
     }
 
     @Test
@@ -208,7 +208,7 @@ class ShootFolderTest {
         if (name.equals(ShootFolder.DOCUMENT)) {
             assertThatExceptionOfType(ShootProblem.class)
                     .isThrownBy(() -> ShootFolder.open(folder, userData))
-                    .withMessageContaining("not a regular file");
+                    .satisfies(Said.saying("not a regular file"));
         } else {
             assertIsKeptApart();
         }
@@ -242,7 +242,7 @@ class ShootFolderTest {
         Files.createSymbolicLink(folder.resolve(ShootFolder.DOCUMENT), Path.of("/dev/zero"));
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> ShootFolder.look(folder, userData))
-                .withMessageContaining("not a regular file");
+                .satisfies(Said.saying("not a regular file"));
     }
 
     @Test
@@ -261,10 +261,11 @@ class ShootFolderTest {
 
         ShootFolder looking = ShootFolder.look(folder, userData);
         assertThat(looking.shoot()).isEqualTo(last);
-        assertThat(looking.notices()).anyMatch(notice -> notice.contains("2 of 4 edits"));
+        assertThat(looking.notices()).anyMatch(notice -> Said.WORDS.say(notice).contains("2 of 4 edits"));
         try (ShootFolder opened = ShootFolder.open(folder, userData)) {
             assertThat(opened.shoot()).isEqualTo(last);
-            assertThat(opened.notices()).anyMatch(notice -> notice.contains("journal kept aside"));
+            assertThat(opened.notices())
+                    .anyMatch(notice -> Said.WORDS.say(notice).contains("journal kept aside"));
         }
         assertThat(journal).doesNotExist();
         try (ShootFolder again = ShootFolder.open(folder, userData)) {

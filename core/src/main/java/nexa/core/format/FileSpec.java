@@ -1,6 +1,7 @@
 package nexa.core.format;
 
 import nexa.core.geometry.Require;
+import nexa.core.message.Rejected;
 
 /**
  * How a format's files are written.
@@ -67,11 +68,11 @@ public record FileSpec(
     public FileSpec {
         Require.within("quality", quality, 1, 100);
         if (name.isBlank()) {
-            throw new IllegalArgumentException("a file name pattern must not be empty");
+            throw new Rejected("reject.emptyFileName");
         }
         NamePattern.check(name);
         if (!NamePattern.staysInside(folder)) {
-            throw new IllegalArgumentException("the folder \"" + folder + "\" leads out of the destination");
+            throw new Rejected("reject.folderOutside", folder);
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.Map;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
+import nexa.core.message.Rejected;
 
 /**
  * One thing to be delivered.
@@ -25,18 +26,17 @@ public record Format(
         FileSpec file) {
     private static final double AGREES = 0.005;
 
-    /** @throws IllegalArgumentException if the id is empty or the size disagrees with the ratio by more than 0.5 % */
+    /** @throws Rejected if the id is empty or the size disagrees with the ratio by more than 0.5 % */
     public Format {
         if (id.isBlank()) {
-            throw new IllegalArgumentException("a format's id must not be empty");
+            throw new Rejected("reject.emptyFormatId");
         }
         leads = Map.copyOf(leads);
         if (ratio.isFixed() && size.ratio().isPresent()) {
             double asked = Orientation.WIDE.turn(ratio.value());
             double off = Orientation.WIDE.turn(size.ratio().getAsDouble()) / asked - 1;
             if (Math.abs(off) > AGREES) {
-                throw new IllegalArgumentException("the size of format \"" + id + "\" must agree with its ratio "
-                        + ratio + " within 0.5 %, but is off by " + Math.round(Math.abs(off) * 1000) / 10.0 + " %");
+                throw new Rejected("reject.sizeOffRatio", id, ratio, Math.round(Math.abs(off) * 1000) / 10.0);
             }
         }
     }
@@ -122,8 +122,8 @@ public record Format(
 
         /** @throws IllegalArgumentException for shares of 0 or less and above 1 */
         public Tolerance {
-            Require.within("tolerance of tightness", Require.positive("tolerance of tightness", tightness), 0, 1);
-            Require.within("tolerance of position", Require.positive("tolerance of position", position), 0, 1);
+            Require.within("toleranceOfTightness", Require.positive("toleranceOfTightness", tightness), 0, 1);
+            Require.within("toleranceOfPosition", Require.positive("toleranceOfPosition", position), 0, 1);
         }
     }
 }

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import nexa.core.message.Rejected;
 
 /**
  * File names made of text and words in braces, such as "{shoot} {photo} page". What file systems cannot take is replaced
@@ -26,18 +27,17 @@ public final class NamePattern {
 
     private NamePattern() {}
 
-    /** @throws IllegalArgumentException if the pattern has a word that is not known, or a brace without its partner */
+    /** @throws Rejected if the pattern has a word that is not known, or a brace without its partner */
     public static void check(String pattern) {
         Matcher words = WORD.matcher(pattern);
         while (words.find()) {
             if (!WORDS.contains(words.group(1))) {
-                throw new IllegalArgumentException(
-                        "the file name \"" + pattern + "\" has the word {" + words.group(1) + "}, which is not known");
+                throw new Rejected("reject.unknownWord", pattern, words.group(1));
             }
         }
         String rest = words.replaceAll("");
         if (rest.contains("{") || rest.contains("}")) {
-            throw new IllegalArgumentException("the file name \"" + pattern + "\" has a brace without its partner");
+            throw new Rejected("reject.loneBrace", pattern);
         }
     }
 

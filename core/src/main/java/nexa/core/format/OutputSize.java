@@ -37,8 +37,8 @@ public sealed interface OutputSize {
     /** Exactly these pixels. */
     record Pixels(int width, int height) implements OutputSize {
         public Pixels {
-            Require.within("width in pixels", width, 1, MOST_PIXELS);
-            Require.within("height in pixels", height, 1, MOST_PIXELS);
+            Require.within("widthInPixels", width, 1, MOST_PIXELS);
+            Require.within("heightInPixels", height, 1, MOST_PIXELS);
         }
 
         @Override
@@ -55,7 +55,7 @@ public sealed interface OutputSize {
     /** A long edge in pixels; the short one follows the crop. */
     record LongEdge(int pixels) implements OutputSize {
         public LongEdge {
-            Require.within("long edge in pixels", pixels, 1, MOST_PIXELS);
+            Require.within("longEdgeInPixels", pixels, 1, MOST_PIXELS);
         }
 
         @Override
@@ -74,10 +74,10 @@ public sealed interface OutputSize {
         private static final double MOST_PPI = 4800;
 
         public Print {
-            Require.positive("width on paper", width);
-            Require.positive("height on paper", height);
+            Require.positive("widthOnPaper", width);
+            Require.positive("heightOnPaper", height);
             Require.within("ppi", Require.positive("ppi", ppi), 0, MOST_PPI);
-            Require.within("longer side in pixels", Math.max(width, height) / unit.perInch() * ppi, 1, MOST_PIXELS);
+            Require.within("longerSideInPixels", Math.max(width, height) / unit.perInch() * ppi, 1, MOST_PIXELS);
         }
 
         @Override

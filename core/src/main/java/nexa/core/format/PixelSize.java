@@ -9,8 +9,8 @@ public record PixelSize(int width, int height) {
 
     /** @throws IllegalArgumentException for a side below 1 */
     public PixelSize {
-        Require.within("width in pixels", width, 1, Integer.MAX_VALUE);
-        Require.within("height in pixels", height, 1, Integer.MAX_VALUE);
+        Require.within("widthInPixels", width, 1, Integer.MAX_VALUE);
+        Require.within("heightInPixels", height, 1, Integer.MAX_VALUE);
     }
 
     /** Rounded to whole pixels, never below 1 nor above what an {@code int} holds. */

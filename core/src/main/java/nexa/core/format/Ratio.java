@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.core.geometry.Require;
+import nexa.core.message.Rejected;
 
 /**
  * The ratio a format asks for: a fixed one, each photo's own, or free.
@@ -32,8 +33,8 @@ public record Ratio(Kind kind, BigDecimal across, BigDecimal down) {
 
     /** @throws IllegalArgumentException for numbers of 0 or less and ratios steeper than 100:1 */
     public Ratio {
-        Require.positive("first number of the ratio", across.doubleValue());
-        Require.positive("second number of the ratio", down.doubleValue());
+        Require.positive("firstNumberOfTheRatio", across.doubleValue());
+        Require.positive("secondNumberOfTheRatio", down.doubleValue());
         Require.within("ratio", across.doubleValue() / down.doubleValue(), 1 / STEEPEST, STEEPEST);
     }
 
@@ -44,7 +45,7 @@ public record Ratio(Kind kind, BigDecimal across, BigDecimal down) {
     /**
      * Reads "a:b" with whole or decimal numbers, "photo" or "free".
      *
-     * @throws IllegalArgumentException for anything else, with the text
+     * @throws Rejected for anything else, with the text
      */
     public static Ratio parse(String text) {
         if (text.equals("photo")) {
@@ -55,8 +56,7 @@ public record Ratio(Kind kind, BigDecimal across, BigDecimal down) {
         }
         Matcher numbers = FIXED.matcher(text);
         if (!numbers.matches()) {
-            throw new IllegalArgumentException(
-                    "a ratio is written like 4:3, photo or free, but here is \"" + text + "\"");
+            throw new Rejected("reject.noRatio", text);
         }
         return of(numbers.group(1), numbers.group(2));
     }

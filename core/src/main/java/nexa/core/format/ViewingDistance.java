@@ -33,7 +33,7 @@ public final class ViewingDistance {
 
     /** The pixels an inch needed at a distance in centimetres. */
     public static double neededPpi(double centimetres) {
-        double inches = Require.positive("viewing distance", centimetres) / CM_PER_INCH;
+        double inches = Require.positive("viewingDistance", centimetres) / CM_PER_INCH;
         return 1 / (2 * inches * Math.tan(HALF_ARC_MINUTE));
     }
 

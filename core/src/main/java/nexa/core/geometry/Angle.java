@@ -13,7 +13,7 @@ public record Angle(double degrees) {
 
     /** @throws IllegalArgumentException for NaN and for angles beyond ±45° */
     public Angle {
-        Require.within("angle in degrees", degrees, -MOST, MOST);
+        Require.within("angleInDegrees", degrees, -MOST, MOST);
     }
 
     /** The angle nearest to the given degrees that a photo can be turned by. NaN is rejected, not clamped. */

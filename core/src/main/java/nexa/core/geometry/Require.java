@@ -1,17 +1,20 @@
 package nexa.core.geometry;
 
-/** Checks that values make of their numbers. All reject, none clamp. */
+import nexa.core.message.Message;
+import nexa.core.message.Rejected;
+
+/** Checks that values make of their numbers, each told by a key for its name. All reject, none clamp. */
 public final class Require {
     private Require() {}
 
     /**
      * Rejects NaN and infinities.
      *
-     * @throws IllegalArgumentException naming the value and its number
+     * @throws Rejected naming the value and its number
      */
     public static double finite(String name, double value) {
         if (!Double.isFinite(value)) {
-            throw new IllegalArgumentException(name + " must be a finite number, but is " + value);
+            throw new Rejected("reject.notFinite", named(name), value);
         }
         return value;
     }
@@ -19,11 +22,11 @@ public final class Require {
     /**
      * Rejects NaN, infinities, nought and less.
      *
-     * @throws IllegalArgumentException naming the value and its number
+     * @throws Rejected naming the value and its number
      */
     public static double positive(String name, double value) {
         if (!(finite(name, value) > 0)) {
-            throw new IllegalArgumentException(name + " must be above 0, but is " + value);
+            throw new Rejected("reject.notPositive", named(name), value);
         }
         return value;
     }
@@ -31,12 +34,16 @@ public final class Require {
     /**
      * Rejects NaN and what lies outside a closed range.
      *
-     * @throws IllegalArgumentException naming the value, its number and the range
+     * @throws Rejected naming the value, its number and the range
      */
     public static double within(String name, double value, double least, double most) {
         if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(name + " must be from " + least + " to " + most + ", but is " + value);
+            throw new Rejected("reject.outside", named(name), least, most, value);
         }
         return value;
+    }
+
+    private static Message named(String name) {
+        return Message.of("value." + name);
     }
 }

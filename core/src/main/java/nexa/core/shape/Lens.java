@@ -23,7 +23,7 @@ public record Lens(
 
     /** @throws IllegalArgumentException for values out of range and NaN */
     public Lens {
-        Require.within("crop factor", cameraCrop, 0.2, 20);
+        Require.within("cropFactor", cameraCrop, 0.2, 20);
         Require.within("distortion", distortion, 0, 2);
         Require.within("colour", colour, 0, 2);
         Require.within("vignetting", vignetting, 0, 2);

@@ -21,7 +21,7 @@ public record LensProfile(
 
     /** @throws IllegalArgumentException for values out of range, NaN, and other than 0 or 3 terms of vignetting */
     public LensProfile {
-        Require.within("crop factor", cropFactor, 0.2, 20);
+        Require.within("cropFactor", cropFactor, 0.2, 20);
         Require.within("aspect", aspect, 1, 4);
         vignetting = List.copyOf(vignetting);
         if (!vignetting.isEmpty() && vignetting.size() != 3) {

@@ -17,10 +17,10 @@ public record Perspective(double tilt, double swing, double strength, double str
 
     /** @throws IllegalArgumentException for values out of range and NaN */
     public Perspective {
-        Require.within("tilt and swing together", Math.hypot(tilt, swing), 0, MOST);
+        Require.within("tiltAndSwingTogether", Math.hypot(tilt, swing), 0, MOST);
         Require.within("strength", strength, 0, 100);
         Require.within("stretch", stretch, 0.5, 2);
-        Require.within("focal length", focal35, 8, 1200);
+        Require.within("focalLength", focal35, 8, 1200);
     }
 
     /** Whether nothing is taken out. */

@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import nexa.core.geometry.Require;
+import nexa.core.message.Rejected;
 
 /**
  * By what a photo's file is known again when it has another name.
@@ -11,9 +12,9 @@ import nexa.core.geometry.Require;
 public record FileIdentity(long length, String digest) {
     /** @throws IllegalArgumentException for a length below 0 and an empty digest */
     public FileIdentity {
-        Require.within("length of the file", length, 0, Long.MAX_VALUE);
+        Require.within("lengthOfTheFile", length, 0, Long.MAX_VALUE);
         if (digest.isBlank()) {
-            throw new IllegalArgumentException("the digest of a file must not be empty");
+            throw new Rejected("reject.emptyDigest");
         }
     }
 }

@@ -9,6 +9,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Size;
+import nexa.core.message.Rejected;
 
 /**
  * One photo of a shoot and what was said of it.
@@ -33,7 +34,7 @@ public record Photo(
 
     public Photo {
         if (file.isBlank()) {
-            throw new IllegalArgumentException("a photo's file name must not be empty");
+            throw new Rejected("reject.emptyPhotoName");
         }
         if (hasNoSubject && subject.isPresent()) {
             throw new IllegalArgumentException(file + " has a subject and is said to have none");

@@ -1,5 +1,7 @@
 package nexa.core.shoot;
 
+import nexa.core.message.Rejected;
+
 /** How far a photo is turned before anything else, clockwise. */
 public enum QuarterTurn {
     NONE(0),
@@ -18,14 +20,14 @@ public enum QuarterTurn {
         return degrees;
     }
 
-    /** @throws IllegalArgumentException for anything but 0, 90, 180 and 270 */
+    /** @throws Rejected for anything but 0, 90, 180 and 270 */
     public static QuarterTurn of(int degrees) {
         for (QuarterTurn turn : values()) {
             if (turn.degrees == degrees) {
                 return turn;
             }
         }
-        throw new IllegalArgumentException("a quarter turn is 0, 90, 180 or 270, but here is " + degrees);
+        throw new Rejected("reject.quarterTurn", degrees);
     }
 
     /** Whether width and height change places. */

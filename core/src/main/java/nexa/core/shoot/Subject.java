@@ -18,10 +18,10 @@ public record Subject(Point at, OptionalDouble radius) {
 
     /** @throws IllegalArgumentException for a point outside the photo and a radius out of range */
     public Subject {
-        Require.within("subject across", at.x(), 0, 1);
-        Require.within("subject down", at.y(), 0, 1);
+        Require.within("subjectAcross", at.x(), 0, 1);
+        Require.within("subjectDown", at.y(), 0, 1);
         if (radius.isPresent()) {
-            Require.within("subject radius", radius.getAsDouble(), SMALLEST, 1);
+            Require.within("subjectRadius", radius.getAsDouble(), SMALLEST, 1);
         }
     }
 

@@ -17,8 +17,8 @@ public record Tune(double dx, double dy, double zoom) {
 
     /** @throws IllegalArgumentException for NaN and what is out of range */
     public Tune {
-        Require.within("tune dx", dx, -FARTHEST, FARTHEST);
-        Require.within("tune dy", dy, -FARTHEST, FARTHEST);
-        Require.within("tune zoom", zoom, 1 / FARTHEST, FARTHEST);
+        Require.within("tuneDx", dx, -FARTHEST, FARTHEST);
+        Require.within("tuneDy", dy, -FARTHEST, FARTHEST);
+        Require.within("tuneZoom", zoom, 1 / FARTHEST, FARTHEST);
     }
 }

@@ -20,8 +20,8 @@ public record Wish(Point centre, Size size) {
 
     /** @throws IllegalArgumentException for fractions out of range */
     public Wish {
-        Require.within("centre across", centre.x(), 0, 1);
-        Require.within("centre down", centre.y(), 0, 1);
+        Require.within("centreAcross", centre.x(), 0, 1);
+        Require.within("centreDown", centre.y(), 0, 1);
         Require.within("width", size.width(), SMALLEST, 2);
         Require.within("height", size.height(), SMALLEST, 2);
     }

@@ -1,9 +1,7 @@
 package nexa.desktop.easel;
 
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import nexa.desktop.shell.Words;
 import nexa.imaging.read.CameraData;
 import nexa.imaging.read.CaptureTime;
@@ -11,7 +9,6 @@ import nexa.imaging.read.PhotoFacts;
 
 /** How a photo was taken, in two short lines. */
 final class CameraWords {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
     private static final double BLINK = 0.3;
 
     private CameraWords() {}
@@ -19,7 +16,10 @@ final class CameraWords {
     /** When, and with which camera and lens; empty if the photo does not say. */
     static String gear(PhotoFacts facts) {
         List<String> parts = new ArrayList<>();
-        facts.capturedAt().map(CaptureTime::local).map(TIME::format).ifPresent(parts::add);
+        facts.capturedAt()
+                .map(CaptureTime::local)
+                .map(moment -> Words.time("camera.time", moment))
+                .ifPresent(parts::add);
         facts.camera().camera().ifPresent(parts::add);
         facts.camera().lens().ifPresent(parts::add);
         return String.join("   ", parts);

@@ -243,7 +243,7 @@ public final class EaselView extends View {
         }
         PhotoProblem problem =
                 session.readingProperty().get().problems().get(photo.get().file());
-        return problem == null ? Words.get("easel.reading") : problem.getMessage();
+        return problem == null ? Words.get("easel.reading") : Words.say(problem);
     }
 
     private void tellStanding() {

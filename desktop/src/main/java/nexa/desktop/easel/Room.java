@@ -513,7 +513,7 @@ final class Room extends Region {
             @Override
             public void failed(PhotoProblem problem) {
                 if (isShowing(photo)) {
-                    showNothing(problem.getMessage());
+                    showNothing(Words.say(problem));
                 }
             }
         }));

@@ -158,7 +158,7 @@ final class FileEditor {
             shown.setText(Words.get("file.example", example.apply(typed())));
             shown.getStyleClass().setAll("label", "small", "quiet");
         } catch (IllegalArgumentException e) {
-            shown.setText(e.getMessage());
+            shown.setText(Words.wrong(e));
             shown.getStyleClass().setAll("label", "small", "look");
         }
     }

@@ -205,7 +205,7 @@ public final class FormatEditor extends VBox {
             Format changed = how.apply(format());
             session.edit(Edit.Kind.FORMAT, id, shoot -> Formats.change(shoot, changed));
         } catch (IllegalArgumentException | ArithmeticException e) {
-            said.setText(Words.get("editor.cannot", e.getMessage()));
+            said.setText(Words.get("editor.cannot", Words.wrong(e)));
         }
         fill();
     }

@@ -106,7 +106,7 @@ public final class DeliveryPanel {
 
     private static String words(RunningDelivery.Outcome outcome, Path destination) {
         if (outcome.problem().isPresent()) {
-            return outcome.problem().get();
+            return Words.say(outcome.problem().get());
         }
         return outcome.result()
                 .map(result -> words(result, outcome.files(), destination))
@@ -117,7 +117,7 @@ public final class DeliveryPanel {
         StringBuilder words = new StringBuilder();
         int written = result.written().size() + result.kept().size();
         if (result.gaveUp().isPresent()) {
-            words.append(Words.get("deliver.gaveUp", result.gaveUp().get(), written, total));
+            words.append(Words.get("deliver.gaveUp", Words.say(result.gaveUp().get()), written, total));
         } else if (result.wasStopped()) {
             words.append(Words.get("deliver.stopped", written, total));
         } else {
@@ -126,9 +126,10 @@ public final class DeliveryPanel {
         if (!result.kept().isEmpty()) {
             words.append(' ').append(Words.get("deliver.kept", result.kept().size()));
         }
-        result.unlisted().ifPresent(reason -> words.append('\n').append(Words.get("deliver.unlisted", reason)));
+        result.unlisted()
+                .ifPresent(reason -> words.append('\n').append(Words.get("deliver.unlisted", Words.say(reason))));
         for (Delivery.Failure failure : result.failures()) {
-            words.append('\n').append(Words.get("deliver.failed", failure.item().name(), failure.reason()));
+            words.append('\n').append(Words.get("deliver.failed", failure.item().name(), Words.say(failure.reason())));
         }
         return words.toString();
     }

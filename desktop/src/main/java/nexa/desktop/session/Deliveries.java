@@ -4,11 +4,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.read.ShootReading;
@@ -18,6 +20,13 @@ public final class Deliveries {
     private final ObservableList<RunningDelivery> all = FXCollections.observableArrayList();
     /** Held, or those who listen to it would hear nothing once it is gone. */
     private final ObservableList<RunningDelivery> shown = FXCollections.unmodifiableObservableList(all);
+
+    private final Function<Message, String> words;
+
+    /** @param words for what the lists of the files tell */
+    public Deliveries(Function<Message, String> words) {
+        this.words = words;
+    }
 
     /** The latest come last. */
     public ObservableList<RunningDelivery> all() {
@@ -43,7 +52,7 @@ public final class Deliveries {
         ShootReading reading = session.readingProperty().get();
         Path folder = session.path();
         int unread = unread(shoot, reading).size();
-        RunningDelivery begun = new RunningDelivery(shoot.title(), folder, destination, terms, unread, read -> {
+        RunningDelivery begun = new RunningDelivery(shoot.title(), folder, destination, terms, words, unread, read -> {
             int[] done = new int[1];
             Set<String> waiting = unread(shoot, reading);
             ShootReading complete = reading.completed(

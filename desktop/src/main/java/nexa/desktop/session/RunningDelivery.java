@@ -2,11 +2,14 @@ package nexa.desktop.session;
 
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.IntConsumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.deliver.DeliveryProblem;
@@ -39,11 +42,11 @@ public final class RunningDelivery {
     }
 
     /**
-     * What came of it: a result, or a problem in words, or neither if it was stopped before it began.
+     * What came of it: a result, or a problem, or neither if it was stopped before it began.
      *
      * @param files how many there were to be
      */
-    public record Outcome(int files, Optional<Delivery.Result> result, Optional<String> problem) {}
+    public record Outcome(int files, Optional<Delivery.Result> result, Optional<Message> problem) {}
 
     /** Works out what is delivered, in the background. */
     public interface Planning {
@@ -72,27 +75,35 @@ public final class RunningDelivery {
      *
      * @param title the shoot's
      * @param source the folder of the photos
+     * @param words for what the list of the files tells
      * @param photos how many there are to read
      */
-    RunningDelivery(String title, Path source, Path destination, DeliveryTerms terms, int photos, Planning planning) {
+    RunningDelivery(
+            String title,
+            Path source,
+            Path destination,
+            DeliveryTerms terms,
+            Function<Message, String> words,
+            int photos,
+            Planning planning) {
         this.title = title;
         this.source = source;
         this.destination = destination;
         this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, photos, "", false));
-        this.thread = new Thread(() -> run(planning, terms), "delivery run");
+        this.thread = new Thread(() -> run(planning, terms, words), "delivery run");
         thread.setDaemon(true);
         thread.start();
     }
 
-    private void run(Planning planning, DeliveryTerms terms) {
+    private void run(Planning planning, DeliveryTerms terms, Function<Message, String> words) {
         Outcome came;
         try {
             DeliveryPlan plan = planning.plan(read -> later(Phase.READING, read, -1, ""));
             came = isStopped
                     ? new Outcome(plan.files().size(), Optional.empty(), Optional.empty())
-                    : deliver(plan, terms);
+                    : deliver(plan, terms, words);
         } catch (DeliveryProblem | RuntimeException | OutOfMemoryError | StackOverflowError e) {
-            came = new Outcome(0, Optional.empty(), Optional.of(String.valueOf(e.getMessage())));
+            came = new Outcome(0, Optional.empty(), Optional.of(Telling.of(e)));
         }
         Outcome ended = came;
         Platform.runLater(() -> {
@@ -101,9 +112,10 @@ public final class RunningDelivery {
         });
     }
 
-    private Outcome deliver(DeliveryPlan plan, DeliveryTerms terms) throws DeliveryProblem {
+    private Outcome deliver(DeliveryPlan plan, DeliveryTerms terms, Function<Message, String> words)
+            throws DeliveryProblem {
         int total = plan.files().size();
-        Delivery begun = new Delivery(plan, source, destination, terms, new Delivery.Progress() {
+        Delivery begun = new Delivery(plan, source, destination, terms, words, new Delivery.Progress() {
             @Override
             public void advanced(int finished, int all, String name) {
                 later(Phase.WRITING, finished, all, name);

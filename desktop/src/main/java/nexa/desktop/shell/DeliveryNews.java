@@ -31,7 +31,7 @@ final class DeliveryNews {
 
     private void tell(RunningDelivery delivery, RunningDelivery.Outcome outcome) {
         if (outcome.problem().isPresent()) {
-            messages.keep(outcome.problem().get());
+            messages.keep(Words.say(outcome.problem().get()));
         } else {
             outcome.result().ifPresent(result -> tell(delivery, result, outcome.files()));
         }

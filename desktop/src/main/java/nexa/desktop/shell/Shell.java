@@ -84,7 +84,7 @@ public final class Shell extends StackPane {
     private TopBar topBar;
     private boolean toldApart;
     private final OverlayLayer overlays = new OverlayLayer(this);
-    private final Deliveries deliveries = new Deliveries();
+    private final Deliveries deliveries = new Deliveries(Words::say);
     private CompletableFuture<Void> opening = CompletableFuture.completedFuture(null);
     private List<Path> openingWhat = List.of();
     private boolean closesWhenDelivered;
@@ -205,7 +205,7 @@ public final class Shell extends StackPane {
         boolean isOpen = session != null && first.startsWith(session.path());
         CompletableFuture<Void> free = isOpen ? closeShoot() : CompletableFuture.completedFuture(null);
         free.thenRunAsync(() -> readAndShow(paths, first, shown)).exceptionally(problem -> {
-            notShown(first + ": " + problem.getMessage(), shown);
+            notShown(first + ": " + Words.say(problem), shown);
             return null;
         });
     }
@@ -230,7 +230,7 @@ public final class Shell extends StackPane {
                 shown.complete(null);
             });
         } catch (ShootProblem e) {
-            notShown(e.getMessage(), shown);
+            notShown(Words.say(e), shown);
         }
     }
 
@@ -255,7 +255,7 @@ public final class Shell extends StackPane {
         copying.get()
                 .thenAccept(folder -> Platform.runLater(() -> open(List.of(folder))))
                 .exceptionally(problem -> {
-                    Platform.runLater(() -> messages.say(Words.get("message.sample", problem.getMessage())));
+                    Platform.runLater(() -> messages.say(Words.get("message.sample", Words.say(problem))));
                     return null;
                 });
     }
@@ -264,7 +264,7 @@ public final class Shell extends StackPane {
         try {
             recent.add(folder);
         } catch (IOException e) {
-            Platform.runLater(() -> messages.say(Words.get("message.recent", e.getMessage())));
+            Platform.runLater(() -> messages.say(Words.get("message.recent", Words.say(e))));
         }
     }
 
@@ -273,7 +273,7 @@ public final class Shell extends StackPane {
         closeShoot();
         messages.clear();
         session = new ShootSession(folder, new Saving());
-        folder.notices().forEach(messages::keep);
+        folder.notices().forEach(notice -> messages.keep(Words.say(notice)));
         offerWhatComes(session);
         if (session.setAside().isPresent()) {
             messages.offer("aside.take", Words.get("aside.what"), session::goOnWithSetAside);
@@ -425,7 +425,7 @@ public final class Shell extends StackPane {
 
         @Override
         public void failed(ShootProblem problem) {
-            Platform.runLater(() -> messages.keep(problem.getMessage()));
+            Platform.runLater(() -> messages.keep(Words.say(problem)));
         }
     }
 

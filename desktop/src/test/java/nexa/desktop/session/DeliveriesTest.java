@@ -12,6 +12,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.message.Message;
+import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryPlan;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -24,7 +26,7 @@ class DeliveriesTest {
 
     private Path folder;
     private Path out;
-    private final Deliveries deliveries = new Deliveries();
+    private final Deliveries deliveries = new Deliveries(Message::toString);
 
     @BeforeEach
     void makePhotos() throws Exception {
@@ -92,11 +94,13 @@ class DeliveriesTest {
 
     @Test
     void aFaultEndsADeliveryWithWordsAndTheNextOneCanBegin() throws Exception {
-        RunningDelivery faulty = on(() -> new RunningDelivery("Firing", folder, out, DeliveryTerms.USUAL, 0, read -> {
-            throw new IllegalStateException("a fault");
-        }));
+        RunningDelivery faulty =
+                on(() -> new RunningDelivery("Firing", folder, out, DeliveryTerms.USUAL, Message::toString, 0, read -> {
+                    throw new IllegalStateException("a fault");
+                }));
         await(() -> !faulty.isRunning());
         assertThat(on(() -> faulty.outcomeProperty().get().orElseThrow().problem()))
+                .map(Words::say)
                 .hasValue("a fault");
         try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {
             RunningDelivery next = begin(fixture, Optional.empty());
@@ -112,6 +116,7 @@ class DeliveriesTest {
             RunningDelivery refused = begin(fixture, Optional.empty());
             await(() -> !refused.isRunning());
             assertThat(on(() -> refused.outcomeProperty().get().orElseThrow().problem()))
+                    .map(Words::say)
                     .hasValueSatisfying(words -> assertThat(words).contains("is a file, not a folder"));
             Files.delete(out);
             RunningDelivery again = begin(fixture, Optional.empty());

@@ -13,6 +13,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
 /**
  * What was delivered into a folder before, and from where, so that finished files are recognised after a stop or a crash. A
@@ -39,7 +41,7 @@ final class DeliveredFiles {
      *
      * @param destination its real path
      * @param photos the real path of their folder
-     * @throws IOException if there is something of the list's name that is no regular file
+     * @throws NotRegular if there is something of the list's name that is no regular file
      */
     static DeliveredFiles in(Path destination, Path photos) throws IOException {
         DeliveredFiles delivered = new DeliveredFiles(destination, source(destination, photos));
@@ -54,10 +56,27 @@ final class DeliveredFiles {
         return delivered;
     }
 
-    /** @throws IOException if there is something of a name of Nexa's own that is no regular file, a link for instance */
+    /** What is said of something that cannot be written over. */
+    private static final class NotRegular extends IOException implements Telling {
+        private static final long serialVersionUID = 1L;
+
+        private final transient Message told;
+
+        NotRegular(Path file) {
+            super(file.toString());
+            this.told = Message.of("destination.notRegular", file);
+        }
+
+        @Override
+        public Message told() {
+            return told;
+        }
+    }
+
+    /** @throws NotRegular if there is something of a name of Nexa's own that is no regular file, a link for instance */
     static void requireRegularIfThere(Path file) throws IOException {
         if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-            throw new IOException(file + " is not a regular file. Take it away, or choose another destination");
+            throw new NotRegular(file);
         }
     }
 

@@ -13,8 +13,11 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 import nexa.core.shoot.Photo;
 import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.work.Urgency;
@@ -38,7 +41,7 @@ public final class Delivery {
     }
 
     /** A file that could not be delivered. */
-    public record Failure(DeliveryPlan.Item item, String reason) {}
+    public record Failure(DeliveryPlan.Item item, Message reason) {}
 
     /**
      * What came of a delivery.
@@ -54,11 +57,13 @@ public final class Delivery {
             List<Path> kept,
             List<Failure> failures,
             boolean wasStopped,
-            Optional<String> gaveUp,
-            Optional<String> unlisted) {}
+            Optional<Message> gaveUp,
+            Optional<Message> unlisted) {}
 
     /** So many files in a row that could not be written mean that nothing can be. */
     private static final int GIVES_UP_AFTER = 3;
+
+    private static final Message DELIVERED = Message.of("delivered");
 
     /** What a pixel of a photo takes while its files are made: as decoded, turned, and a little of the results. */
     private static final double BYTES_A_PIXEL = 7;
@@ -70,6 +75,7 @@ public final class Delivery {
     private final Path given;
     private final Progress progress;
     private final DeliveryTerms terms;
+    private final Function<Message, String> words;
     private final List<Path> kept = Collections.synchronizedList(new ArrayList<>());
     private final List<DeliveryList.Line> lines = Collections.synchronizedList(new ArrayList<>());
     private final List<Path> written = Collections.synchronizedList(new ArrayList<>());
@@ -80,7 +86,7 @@ public final class Delivery {
     private final Condition goesOn = pausing.newCondition();
     private boolean isPaused;
     private volatile boolean isStopped;
-    private volatile Optional<String> gaveUp = Optional.empty();
+    private volatile Optional<Message> gaveUp = Optional.empty();
     /** Real paths, so that a link cannot make one place look like two. */
     private Path source;
 
@@ -93,9 +99,17 @@ public final class Delivery {
      *
      * @param source the folder of the photos
      * @param destination created if it is not there
+     * @param words for what the list of the files tells
      */
-    public Delivery(DeliveryPlan plan, Path source, Path destination, DeliveryTerms terms, Progress progress) {
+    public Delivery(
+            DeliveryPlan plan,
+            Path source,
+            Path destination,
+            DeliveryTerms terms,
+            Function<Message, String> words,
+            Progress progress) {
         this.plan = plan;
+        this.words = words;
         this.terms = terms;
         this.photos = source;
         this.given = destination;
@@ -209,12 +223,12 @@ public final class Delivery {
             Thread.currentThread().interrupt();
         }
         boolean cutShort = lines.size() < plan.files().size();
-        Optional<String> unlisted = Optional.empty();
+        Optional<Message> unlisted = Optional.empty();
         if (terms.list() && gaveUp.isEmpty()) {
             try {
                 DeliveryList.write(destination, List.copyOf(lines), delivered);
             } catch (IOException e) {
-                unlisted = Optional.of(WriteProblem.words(destination.resolve(DeliveryList.NAME), e));
+                unlisted = Optional.of(WriteProblem.of(destination.resolve(DeliveryList.NAME), e));
             }
         }
         return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
@@ -256,36 +270,41 @@ public final class Delivery {
             Optional<Path> finishedBefore = delivered.finished(file.name(), making);
             if (finishedBefore.isPresent()) {
                 kept.add(finishedBefore.get());
-                list(item, finishedBefore.get(), "delivered");
+                list(item, finishedBefore.get(), DELIVERED);
             } else {
                 Made made = file.made();
                 Path path = writing.write(file.name(), making, made.contents());
                 written.add(path);
-                list(item, path, made.left().map(left -> "delivered " + left).orElse("delivered"));
+                list(
+                        item,
+                        path,
+                        made.left()
+                                .map(left -> Message.of("delivered.without", left))
+                                .orElse(DELIVERED));
                 unwritten.set(0);
             }
         } catch (PhotoProblem e) {
-            fail(item, e.getMessage());
+            fail(item, e.told());
         } catch (IOException e) {
-            String reason = WriteProblem.words(destination.resolve(item.name()), e);
+            Message reason = WriteProblem.of(destination.resolve(item.name()), e);
             fail(item, reason);
             if (unwritten.incrementAndGet() >= GIVES_UP_AFTER) {
                 gaveUp = Optional.of(reason);
                 stop();
             }
         } catch (OutOfMemoryError e) {
-            fail(item, item.photo().file() + " needs more memory than there is");
+            fail(item, Message.of("delivery.memory", item.photo().file()));
         } catch (RuntimeException | StackOverflowError e) {
-            fail(item, item.photo().file() + " could not be worked on: " + e.getMessage());
+            fail(item, Message.of("delivery.fault", item.photo().file(), Telling.of(e)));
         }
     }
 
-    private void list(DeliveryPlan.Item item, Path file, String what) {
-        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), what));
+    private void list(DeliveryPlan.Item item, Path file, Message what) {
+        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), words.apply(what)));
     }
 
-    private void fail(DeliveryPlan.Item item, String reason) {
+    private void fail(DeliveryPlan.Item item, Message reason) {
         failures.add(new Failure(item, reason));
-        lines.add(new DeliveryList.Line(item, item.name(), reason));
+        lines.add(new DeliveryList.Line(item, item.name(), words.apply(reason)));
     }
 }

@@ -43,7 +43,7 @@ final class DeliveryList {
      * One line.
      *
      * @param file the file's name inside the destination; where there is none, the name it would have had
-     * @param what written, kept from before, or why it failed
+     * @param what written, kept from before, or why it failed, in words
      */
     record Line(DeliveryPlan.Item item, String file, String what) {}
 

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.format.FileSpec;
+import nexa.core.message.Message;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -37,12 +38,10 @@ final class JpegFile implements FileFormat {
                 contents.profile(),
                 fitted.map(ExifBlock.Fitted::block),
                 contents.ppi());
-        String what =
-                fitted.map(ExifBlock.Fitted::isWhole).orElse(true) ? "the maker's notes" : "part of the camera data";
         return new Made(
                 file,
                 fitted.filter(block -> !block.hasNotes())
-                        .map(block -> "without " + what + ", which a JPEG has no room for"));
+                        .map(block -> Message.of(block.isWhole() ? "delivered.notes" : "delivered.cameraData")));
     }
 
     /** @param exif as it goes into the file, at most {@link #MOST_EXIF} bytes */

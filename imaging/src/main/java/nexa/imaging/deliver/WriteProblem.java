@@ -7,25 +7,28 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
 /** Says why a file could not be written, and what can be done. */
 final class WriteProblem {
     private WriteProblem() {}
 
     /** Why nothing can be delivered into a destination at all. */
-    static String ofDestination(Path destination, IOException problem) {
+    static Message ofDestination(Path destination, IOException problem) {
         if (problem instanceof FileAlreadyExistsException || Files.isRegularFile(destination)) {
-            return destination + " is a file, not a folder. Choose another destination.";
+            return Message.of("destination.isAFile", destination);
         }
         boolean isDenied = problem instanceof AccessDeniedException || isReadOnly(problem);
         if (isDenied) {
-            String folder = Files.isDirectory(destination) ? destination.toString() : "the folder of " + destination;
-            return "Nothing may be written into " + folder + ". Choose another destination, or allow it.";
+            return Message.of(
+                    "destination.denied",
+                    Files.isDirectory(destination) ? destination : Message.of("destination.folderOf", destination));
         }
         if (Files.isDirectory(destination)) {
-            return "Nothing can be delivered into " + destination + ": " + problem.getMessage() + ".";
+            return Message.of("destination.unusable", destination, Telling.of(problem));
         }
-        return "The folder " + destination + " can't be made: " + problem.getMessage() + ".";
+        return Message.of("destination.cannotMake", destination, Telling.of(problem));
     }
 
     private static boolean isReadOnly(IOException problem) {
@@ -33,22 +36,22 @@ final class WriteProblem {
                 && String.valueOf(told.getReason()).contains("Read-only");
     }
 
-    static String words(Path file, IOException problem) {
+    static Message of(Path file, IOException problem) {
         Path folder = file.getParent();
         if (problem instanceof AccessDeniedException || isReadOnly(problem)) {
-            return "nothing may be written into " + folder + ". Choose another destination, or allow it";
+            return Message.of("write.denied", folder);
         }
         if (problem instanceof NoSuchFileException || !Files.isDirectory(folder)) {
-            return folder + " is not there any more. Is its drive still connected?";
+            return Message.of("write.gone", folder);
         }
         boolean hasReason = problem instanceof FileSystemException told && told.getReason() != null;
-        String reason = hasReason ? ((FileSystemException) problem).getReason() : problem.getMessage();
-        if (String.valueOf(reason).contains("No space left")) {
-            return "there is no room left on the disk of " + folder;
+        String reason = String.valueOf(hasReason ? ((FileSystemException) problem).getReason() : problem.getMessage());
+        if (reason.contains("No space left")) {
+            return Message.of("write.full", folder);
         }
-        if (String.valueOf(reason).contains("name too long")) {
-            return "the name " + file.getFileName() + " is too long for the disk of " + folder;
+        if (reason.contains("name too long")) {
+            return Message.of("write.nameTooLong", file.getFileName(), folder);
         }
-        return file + " could not be written: " + reason;
+        return Message.of("write.failed", file, hasReason ? reason : Telling.of(problem));
     }
 }

@@ -1,60 +1,61 @@
 package nexa.imaging.read;
 
 import java.util.Locale;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
 /** A photo that cannot be read, and why. */
-public final class PhotoProblem extends Exception {
+public final class PhotoProblem extends Exception implements Telling {
     private static final long serialVersionUID = 1L;
 
     /** Why a photo cannot be read. */
     public enum Reason {
         /** The file is not there any more. */
-        MISSING("is not in the folder any more"),
+        MISSING,
         /** The file has no contents. */
-        EMPTY("is an empty file"),
+        EMPTY,
         /** The contents are of no kind that can be read. */
-        UNKNOWN_KIND("is not a photo of a kind that can be read"),
+        UNKNOWN_KIND,
         /** The contents are broken. */
-        DAMAGED("is damaged"),
+        DAMAGED,
         /** The contents end before they should. */
-        CUT_OFF("is cut off: part of the file is missing"),
+        CUT_OFF,
         /** It is coded in more passes than any camera or program uses; decoding would take minutes. */
-        TOO_MANY_SCANS("is coded in %s passes, far more than a photo has"),
+        TOO_MANY_SCANS,
         /** The name has bytes that are no letters in this system. */
-        UNREADABLE_NAME("has a name that can't be read here; give the file another name"),
+        UNREADABLE_NAME,
         /** It would not fit into memory. */
-        TOO_LARGE("has too many pixels to be opened"),
+        TOO_LARGE,
         /** The photo is another one than when the shoot was opened. */
-        CHANGED("has been replaced since the shoot was opened; open it again"),
+        CHANGED,
         /** The system does not give the file out. */
-        NO_ACCESS("can't be read from the disk");
-
-        private final String words;
-
-        Reason(String words) {
-            this.words = words;
-        }
+        NO_ACCESS
     }
 
     private final Reason reason;
+    private final transient Message told;
 
     public PhotoProblem(String file, Reason reason) {
         this(file, reason, null);
     }
 
     public PhotoProblem(String file, Reason reason, Throwable cause) {
-        super(file + " " + reason.words, cause);
-        this.reason = reason;
+        this(reason, Message.of(key(reason), file), cause);
     }
 
-    private PhotoProblem(String file, Reason reason, Object number) {
-        super(file + " " + String.format(Locale.ROOT, reason.words, number));
+    private PhotoProblem(Reason reason, Message told, Throwable cause) {
+        super(told.toString(), cause);
         this.reason = reason;
+        this.told = told;
+    }
+
+    private static String key(Reason reason) {
+        return "photo." + reason.name().toLowerCase(Locale.ROOT);
     }
 
     /** A photo that is coded in so many passes. */
     static PhotoProblem tooManyScans(String file, int scans) {
-        return new PhotoProblem(file, Reason.TOO_MANY_SCANS, String.format(Locale.ROOT, "%,d", scans));
+        return new PhotoProblem(Reason.TOO_MANY_SCANS, Message.of(key(Reason.TOO_MANY_SCANS), file, scans), null);
     }
 
     /** Anything that working on a photo may throw, as that photo's problem. */
@@ -68,5 +69,10 @@ public final class PhotoProblem extends Exception {
 
     public Reason reason() {
         return reason;
+    }
+
+    @Override
+    public Message told() {
+        return told;
     }
 }

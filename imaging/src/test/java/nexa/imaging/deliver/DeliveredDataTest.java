@@ -375,7 +375,9 @@ class DeliveredDataTest {
                                         CropEntry.UNTOUCHED.withPlacement(new Placement.Own(
                                                 new Wish(new Point(0.5, 0.5), new Size(0.999, 0.6))))));
         DeliveryPlan plan = DeliveryPlan.of(turned, reading, new DeliveryPlan.Choice(Set.of("own"), false, false));
-        Delivery.Result result = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(1);
+        Delivery.Result result = new Delivery(
+                        plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+                .run(1);
         assertThat(result.failures()).isEmpty();
         BufferedImage delivered = ImageIO.read(result.written().get(0).toFile());
         BufferedImage photo = ImageIO.read(source.resolve("long.png").toFile());
@@ -406,7 +408,8 @@ class DeliveredDataTest {
         ShootReading reading = ShootReading.of(plain, source);
         DeliveryPlan plan = DeliveryPlan.of(
                 reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of(format.id()), false, false));
-        Delivery.Result result = new Delivery(plan, source, out, terms, (done, total, name) -> {}).run(1);
+        Delivery.Result result =
+                new Delivery(plan, source, out, terms, TestPhotos.WORDS::say, (done, total, name) -> {}).run(1);
         assertThat(result.failures()).isEmpty();
         return result.written().get(0);
     }

@@ -60,7 +60,13 @@ class DeliveryKilledTest {
             ShootReading reading = ShootReading.of(plain, source);
             DeliveryPlan plan = DeliveryPlan.of(
                     reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of("small", "own"), false, false));
-            return new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> told.accept(name))
+            return new Delivery(
+                            plan,
+                            source,
+                            out,
+                            DeliveryTerms.USUAL,
+                            TestPhotos.WORDS::say,
+                            (done, total, name) -> told.accept(name))
                     .run(2);
         }
     }

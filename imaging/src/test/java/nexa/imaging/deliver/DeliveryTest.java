@@ -156,9 +156,12 @@ class DeliveryTest {
     void aPhotoThatIsGoneIsListedAndTheRestGoesOn() throws Exception {
         DeliveryPlan plan = plan(Set.of("print"));
         Files.delete(source.resolve("a.jpg"));
-        Delivery.Result result = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
+        Delivery.Result result = new Delivery(
+                        plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+                .run(2);
         assertThat(result.failures()).hasSize(1);
-        assertThat(result.failures().get(0).reason()).contains("a.jpg is not in the folder any more");
+        assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason()))
+                .contains("a.jpg is not in the folder any more");
         assertThat(files()).hasSize(2);
     }
 
@@ -166,7 +169,13 @@ class DeliveryTest {
     void stoppingKeepsWhatIsFinishedAndLeavesNoHalfFile() throws Exception {
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] delivery = new Delivery[1];
-        delivery[0] = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> delivery[0].stop());
+        delivery[0] = new Delivery(
+                plan,
+                source,
+                out,
+                DeliveryTerms.USUAL,
+                TestPhotos.WORDS::say,
+                (done, total, name) -> delivery[0].stop());
         Delivery.Result result = delivery[0].run(1);
         assertThat(result.wasStopped()).isTrue();
         assertThat(result.written()).hasSize(1);
@@ -181,7 +190,13 @@ class DeliveryTest {
         out = temporary.resolve("resumed");
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] stopped = new Delivery[1];
-        stopped[0] = new Delivery(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> stopped[0].stop());
+        stopped[0] = new Delivery(
+                plan,
+                source,
+                out,
+                DeliveryTerms.USUAL,
+                TestPhotos.WORDS::say,
+                (done, total, name) -> stopped[0].stop());
         stopped[0].run(1);
         Files.writeString(out.resolve("print").resolve(".nexa-left.part"), "half a file that a crash left");
         Delivery.Result resumed = deliver(Set.of("print", "feed"));
@@ -200,6 +215,7 @@ class DeliveryTest {
                         source,
                         out,
                         DeliveryTerms.USUAL.withReplacesOwn(false),
+                        TestPhotos.WORDS::say,
                         (done, total, name) -> {})
                 .run(2);
         assertThat(Files.readAllBytes(out.resolve("print/a.jpg"))).isEqualTo(before);
@@ -309,8 +325,13 @@ class DeliveryTest {
     void pausedItBeginsNoFurtherFileUntilItGoesOn() throws Exception {
         CountDownLatch paused = new CountDownLatch(1);
         Delivery[] delivery = new Delivery[1];
-        delivery[0] =
-                new Delivery(plan(Set.of("print", "feed")), source, out, DeliveryTerms.USUAL, (done, total, name) -> {
+        delivery[0] = new Delivery(
+                plan(Set.of("print", "feed")),
+                source,
+                out,
+                DeliveryTerms.USUAL,
+                TestPhotos.WORDS::say,
+                (done, total, name) -> {
                     delivery[0].setPaused(done == 1);
                     paused.countDown();
                 });
@@ -333,7 +354,8 @@ class DeliveryTest {
         Files.createDirectories(out);
         Files.writeString(out.resolve("print"), "a file where the folder should be");
         Delivery.Result result = deliver(Set.of("print"));
-        assertThat(result.gaveUp().orElseThrow()).contains(out.resolve("print").toString());
+        assertThat(TestPhotos.WORDS.say(result.gaveUp().orElseThrow()))
+                .contains(out.resolve("print").toString());
         assertThat(result.failures()).hasSize(3);
         assertThat(out.resolve("print")).hasContent("a file where the folder should be");
     }
@@ -424,7 +446,14 @@ class DeliveryTest {
     }
 
     private Delivery.Result deliver(Set<String> formats) throws Exception {
-        return new Delivery(plan(formats), source, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
+        return new Delivery(
+                        plan(formats),
+                        source,
+                        out,
+                        DeliveryTerms.USUAL,
+                        TestPhotos.WORDS::say,
+                        (done, total, name) -> {})
+                .run(2);
     }
 
     private List<String> files() throws Exception {

@@ -67,7 +67,14 @@ class SharedDestinationTest {
     }
 
     private Delivery.Result deliver(Path folder, double angle) throws IOException {
-        return new Delivery(plan(folder, angle), folder, out, DeliveryTerms.USUAL, (done, total, name) -> {}).run(2);
+        return new Delivery(
+                        plan(folder, angle),
+                        folder,
+                        out,
+                        DeliveryTerms.USUAL,
+                        TestPhotos.WORDS::say,
+                        (done, total, name) -> {})
+                .run(2);
     }
 
     private Path file(String name) throws IOException {
@@ -178,8 +185,8 @@ class SharedDestinationTest {
         Files.createSymbolicLink(out.resolve(DeliveredFile.LIST), precious);
         assertThatExceptionOfType(DeliveryProblem.class)
                 .isThrownBy(() -> deliver(first, 0))
-                .withMessageContaining(DeliveredFile.LIST)
-                .withMessageContaining("not a regular file");
+                .satisfies(problem ->
+                        assertThat(TestPhotos.WORDS.say(problem)).contains(DeliveredFile.LIST, "not a regular file"));
         assertThat(precious).hasContent("precious");
     }
 
@@ -187,19 +194,21 @@ class SharedDestinationTest {
     void twoDeliveriesAtOnceWaitForEachOther() throws Exception {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch waits = new CountDownLatch(1);
-        Delivery one = new Delivery(plan(first, 0), first, out, DeliveryTerms.USUAL, (done, total, name) -> {
-            begun.countDown();
-            await(waits);
-        });
-        Delivery other = new Delivery(plan(first, 0), first, out, DeliveryTerms.USUAL, new Delivery.Progress() {
-            @Override
-            public void advanced(int finished, int total, String name) {}
+        Delivery one = new Delivery(
+                plan(first, 0), first, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {
+                    begun.countDown();
+                    await(waits);
+                });
+        Delivery other = new Delivery(
+                plan(first, 0), first, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, new Delivery.Progress() {
+                    @Override
+                    public void advanced(int finished, int total, String name) {}
 
-            @Override
-            public void waits() {
-                waits.countDown();
-            }
-        });
+                    @Override
+                    public void waits() {
+                        waits.countDown();
+                    }
+                });
         CompletableFuture<Delivery.Result> running = CompletableFuture.supplyAsync(() -> run(one));
         begun.await();
         assertThat(run(other).kept()).hasSize(1);
@@ -228,7 +237,7 @@ class SharedDestinationTest {
         Files.writeString(out, "a file");
         assertThatExceptionOfType(DeliveryProblem.class)
                 .isThrownBy(() -> deliver(first, 0))
-                .withMessageContaining("is a file, not a folder");
+                .satisfies(problem -> assertThat(TestPhotos.WORDS.say(problem)).contains("is a file, not a folder"));
     }
 
     @Test

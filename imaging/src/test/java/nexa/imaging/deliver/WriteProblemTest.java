@@ -7,6 +7,7 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import nexa.imaging.TestPhotos;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -16,7 +17,7 @@ class WriteProblemTest {
     Path folder;
 
     private String words(IOException problem) {
-        return WriteProblem.words(folder.resolve("a.jpg"), problem);
+        return TestPhotos.WORDS.say(WriteProblem.of(folder.resolve("a.jpg"), problem));
     }
 
     @Test
@@ -35,7 +36,8 @@ class WriteProblemTest {
     @Test
     void aDestinationThatIsGoneAsksForItsDrive() {
         assertThat(words(new NoSuchFileException("x"))).contains("Is its drive still connected?");
-        assertThat(WriteProblem.words(folder.resolve("gone").resolve("a.jpg"), new IOException("broken pipe")))
+        assertThat(TestPhotos.WORDS.say(
+                        WriteProblem.of(folder.resolve("gone").resolve("a.jpg"), new IOException("broken pipe"))))
                 .contains(folder.resolve("gone").toString(), "not there any more");
     }
 

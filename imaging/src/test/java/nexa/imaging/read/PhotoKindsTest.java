@@ -220,7 +220,7 @@ class PhotoKindsTest {
                                 .width())
                         .isPositive();
             } catch (PhotoProblem e) {
-                assertThat(e).hasMessageStartingWith("damaged." + kind);
+                assertThat(TestPhotos.WORDS.say(e)).startsWith("damaged." + kind);
                 refused++;
             }
             assertThat(file).hasBinaryContent(damaged);

@@ -103,7 +103,8 @@ class PhotoPixelsTest {
         assertReason("cut.png", header, PhotoProblem.Reason.DAMAGED);
         assertThatExceptionOfType(PhotoProblem.class)
                 .isThrownBy(() -> PhotoFacts.read(folder.resolve("gone.jpg")))
-                .withMessage("gone.jpg is not in the folder any more");
+                .satisfies(problem ->
+                        assertThat(TestPhotos.WORDS.say(problem)).isEqualTo("gone.jpg is not in the folder any more"));
     }
 
     private void assertReason(String name, byte[] contents, PhotoProblem.Reason reason) throws Exception {

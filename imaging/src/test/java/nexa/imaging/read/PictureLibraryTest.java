@@ -131,7 +131,7 @@ class PictureLibraryTest {
 
             @Override
             public void failed(PhotoProblem problem) {
-                heard.add(problem.getMessage());
+                heard.add(TestPhotos.WORDS.say(problem));
             }
         };
     }
