@@ -37,6 +37,39 @@ class LayersTest {
             .resideInAnyPackage("nexa.store..", "nexa.cli..", "nexa.desktop..", "javafx..", "com.fasterxml..");
 
     @ArchTest
+    static final ArchRule onlyTheWindowAndTheCommandLineHaveWords = noClasses()
+            .that()
+            .resideInAnyPackage("nexa.core..", "nexa.store..", "nexa.imaging..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("nexa.words..");
+
+    @ArchTest
+    static final ArchRule wordsKnowOnlyCore = noClasses()
+            .that()
+            .resideInAPackage("nexa.words..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("nexa.store..", "nexa.imaging..", "nexa.cli..", "nexa.desktop..", "javafx..");
+
+    @ArchTest
+    static final ArchRule reshapingIsPureMathsOverGeometry = classes()
+            .that()
+            .resideInAPackage("nexa.core.shape..")
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage("nexa.core.shape..", "nexa.core.geometry..", "java.lang..", "java.util..");
+
+    @ArchTest
+    static final ArchRule backgroundWorkKnowsNothingOfWhatItIsFor = noClasses()
+            .that()
+            .resideInAPackage("nexa.imaging.work..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "nexa.core..", "nexa.imaging.read..", "nexa.imaging.render..", "nexa.imaging.deliver..");
+
+    @ArchTest
     static final ArchRule viewsDecodeNothing = noClasses()
             .that()
             .resideInAPackage("nexa.desktop..")

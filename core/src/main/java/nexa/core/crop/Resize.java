@@ -1,6 +1,5 @@
 package nexa.core.crop;
 
-import com.google.common.primitives.Doubles;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -93,7 +92,7 @@ public final class Resize {
         double shortest = Smallest.shortSide(outline, ratio);
         double least =
                 Math.min(ratio < 1 ? shortest / ratio : shortest, start.size().height());
-        double tall = Doubles.constrainToRange(wished, least, most);
+        double tall = Math.max(least, Math.min(most, wished));
         return new Size(ratio * tall, tall);
     }
 

@@ -1,6 +1,5 @@
 package nexa.core.crop;
 
-import com.google.common.primitives.Doubles;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
@@ -22,7 +21,7 @@ public final class Tighten {
         double least =
                 Smallest.shortSide(outline, crop.size().ratio()) / crop.size().shortSide();
         double most = outline.growth(crop.size());
-        double applied = Doubles.constrainToRange(factor, Math.min(least, 1), Math.max(most, 1));
+        double applied = Math.max(Math.min(least, 1), Math.min(Math.max(most, 1), factor));
         Point centre = about.plus(crop.centre().minus(about).times(applied));
         return outline.settle(new Crop(centre, crop.size().times(applied)));
     }

@@ -1,6 +1,5 @@
 package nexa.core.format;
 
-import com.google.common.primitives.Longs;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
 
@@ -19,7 +18,7 @@ public record PixelSize(int width, int height) {
     }
 
     private static int nearest(double side) {
-        return (int) Longs.constrainToRange(Math.round(side), 1, Integer.MAX_VALUE);
+        return (int) Math.max(1, Math.min(Integer.MAX_VALUE, Math.round(side)));
     }
 
     public Size size() {

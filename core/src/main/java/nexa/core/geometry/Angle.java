@@ -1,7 +1,5 @@
 package nexa.core.geometry;
 
-import com.google.common.primitives.Doubles;
-
 /**
  * How far a photo is turned, from −45 to 45 degrees, positive clockwise on screen.
  *
@@ -18,7 +16,7 @@ public record Angle(double degrees) {
 
     /** The angle nearest to the given degrees that a photo can be turned by. NaN is rejected, not clamped. */
     public static Angle nearest(double degrees) {
-        return new Angle(Doubles.constrainToRange(degrees, -MOST, MOST));
+        return new Angle(Math.max(-MOST, Math.min(MOST, degrees)));
     }
 
     public double cos() {

@@ -1,6 +1,5 @@
 package nexa.core.geometry;
 
-import com.google.common.primitives.Doubles;
 import java.util.List;
 
 /** A photo's own edges: from (0, 0) to its width and height. Everything is known in closed form. */
@@ -43,7 +42,7 @@ record Rectangle(Size size) implements Region {
     }
 
     private static double clamp(double wished, double half, double length) {
-        return half >= length / 2 ? length / 2 : Doubles.constrainToRange(wished, half, length - half);
+        return half >= length / 2 ? length / 2 : Math.max(half, Math.min(length - half, wished));
     }
 
     /** Shrunk about its centre only as far as it could never fit, then slid by the least amount. */

@@ -1,6 +1,5 @@
 package nexa.core.guide;
 
-import com.google.common.primitives.Ints;
 import java.util.List;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
@@ -81,7 +80,7 @@ public enum GuideKind {
             case ARMATURE -> Slants::armature;
             case SPIRAL -> crop -> GoldenSpiral.stretched(crop, way);
             case TRUE_SPIRAL -> crop -> GoldenSpiral.inProportion(crop, way);
-            case GRID -> crop -> Divisions.grid(crop, Ints.constrainToRange(gridLines, FEWEST_LINES, MOST_LINES));
+            case GRID -> crop -> Divisions.grid(crop, Math.max(FEWEST_LINES, Math.min(MOST_LINES, gridLines)));
             case OUTLINES -> crop -> List.of();
         };
     }

@@ -1,6 +1,5 @@
 package nexa.core.series;
 
-import com.google.common.primitives.Ints;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -82,7 +81,7 @@ public final class Formats {
         Format format = shoot.format(id);
         int from = formats.indexOf(format);
         formats.remove(from);
-        formats.add(Ints.constrainToRange(from + places, 0, formats.size()), format);
+        formats.add(Math.max(0, Math.min(formats.size(), from + places)), format);
         return shoot.withFormats(formats);
     }
 

@@ -1,6 +1,5 @@
 package nexa.core.shoot;
 
-import com.google.common.primitives.Doubles;
 import java.util.OptionalDouble;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
@@ -48,6 +47,6 @@ public record Subject(Point at, OptionalDouble radius) {
     }
 
     private static double within(double share) {
-        return Doubles.constrainToRange(share, 0, 1);
+        return Math.max(0, Math.min(1, share));
     }
 }

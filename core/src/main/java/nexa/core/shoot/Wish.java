@@ -1,6 +1,5 @@
 package nexa.core.shoot;
 
-import com.google.common.primitives.Doubles;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
@@ -36,7 +35,7 @@ public record Wish(Point centre, Size size) {
 
     /** A crop's centre lies in its photo; rounding may put it a hair outside. */
     private static double share(double value) {
-        return Doubles.constrainToRange(value, 0, 1);
+        return Math.max(0, Math.min(1, value));
     }
 
     public Wish withCentre(Point newCentre) {

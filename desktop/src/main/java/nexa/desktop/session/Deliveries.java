@@ -1,5 +1,6 @@
 package nexa.desktop.session;
 
+import com.google.common.base.Stopwatch;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -52,20 +53,21 @@ public final class Deliveries {
         ShootReading reading = session.readingProperty().get();
         Path folder = session.path();
         int unread = unread(shoot, reading).size();
-        RunningDelivery begun = new RunningDelivery(shoot.title(), folder, destination, terms, words, unread, read -> {
-            int[] done = new int[1];
-            Set<String> waiting = unread(shoot, reading);
-            ShootReading complete = reading.completed(
-                    shoot.photos().stream()
-                            .filter(photo -> waiting.contains(photo.file()))
-                            .toList(),
-                    folder,
-                    () -> read.accept(++done[0]));
-            if (!waiting.isEmpty()) {
-                Platform.runLater(() -> session.learn(complete));
-            }
-            return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
-        });
+        RunningDelivery begun = new RunningDelivery(
+                shoot.title(), folder, destination, terms, words, unread, Stopwatch.createUnstarted(), read -> {
+                    int[] done = new int[1];
+                    Set<String> waiting = unread(shoot, reading);
+                    ShootReading complete = reading.completed(
+                            shoot.photos().stream()
+                                    .filter(photo -> waiting.contains(photo.file()))
+                                    .toList(),
+                            folder,
+                            () -> read.accept(++done[0]));
+                    if (!waiting.isEmpty()) {
+                        Platform.runLater(() -> session.learn(complete));
+                    }
+                    return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
+                });
         all.removeIf(one -> one.source().equals(folder) && !one.isRunning());
         all.add(begun);
         return begun;

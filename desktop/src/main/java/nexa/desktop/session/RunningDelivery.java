@@ -1,7 +1,9 @@
 package nexa.desktop.session;
 
+import com.google.common.base.Stopwatch;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
 import javafx.application.Platform;
@@ -64,9 +66,7 @@ public final class RunningDelivery {
     private final ReadOnlyObjectWrapper<Progress> progress;
     private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Thread thread;
-    private final long began = System.nanoTime();
-    private long pausedAt;
-    private long pausedFor;
+    private final Stopwatch working;
     private volatile Delivery delivery;
     private volatile boolean isStopped;
 
@@ -77,6 +77,7 @@ public final class RunningDelivery {
      * @param source the folder of the photos
      * @param words for what the list of the files tells
      * @param photos how many there are to read
+     * @param working counts the time it works; not started yet
      */
     RunningDelivery(
             String title,
@@ -85,8 +86,10 @@ public final class RunningDelivery {
             DeliveryTerms terms,
             Function<Message, String> words,
             int photos,
+            Stopwatch working,
             Planning planning) {
         this.title = title;
+        this.working = working.start();
         this.source = source;
         this.destination = destination;
         this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, photos, "", false));
@@ -172,18 +175,16 @@ public final class RunningDelivery {
 
     /** How long it has worked so far, in seconds, without the time it was paused. */
     public double seconds() {
-        long waiting = pausedAt == 0 ? 0 : System.nanoTime() - pausedAt;
-        return (System.nanoTime() - began - pausedFor - waiting) / 1e9;
+        return working.elapsed(TimeUnit.MILLISECONDS) / 1e3;
     }
 
     /** Begins no further file until it is to go on. */
     public void setPaused(boolean isPaused) {
         Optional.ofNullable(delivery).ifPresent(running -> running.setPaused(isPaused));
-        if (isPaused) {
-            pausedAt = System.nanoTime();
-        } else if (pausedAt != 0) {
-            pausedFor += System.nanoTime() - pausedAt;
-            pausedAt = 0;
+        if (isPaused && working.isRunning()) {
+            working.stop();
+        } else if (!isPaused && !working.isRunning()) {
+            working.start();
         }
         Progress now = progress.get();
         progress.set(new Progress(now.phase(), now.finished(), now.total(), now.name(), isPaused));

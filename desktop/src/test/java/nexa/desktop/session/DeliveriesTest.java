@@ -4,12 +4,18 @@ import static nexa.desktop.session.SessionFixture.await;
 import static nexa.desktop.session.SessionFixture.on;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.common.base.Stopwatch;
+import com.google.common.base.Ticker;
+import com.google.common.util.concurrent.Uninterruptibles;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
@@ -94,8 +100,8 @@ class DeliveriesTest {
 
     @Test
     void aFaultEndsADeliveryWithWordsAndTheNextOneCanBegin() throws Exception {
-        RunningDelivery faulty =
-                on(() -> new RunningDelivery("Firing", folder, out, DeliveryTerms.USUAL, Message::toString, 0, read -> {
+        RunningDelivery faulty = on(() -> new RunningDelivery(
+                "Firing", folder, out, DeliveryTerms.USUAL, Message::toString, 0, Stopwatch.createUnstarted(), read -> {
                     throw new IllegalStateException("a fault");
                 }));
         await(() -> !faulty.isRunning());
@@ -107,6 +113,41 @@ class DeliveriesTest {
             await(() -> !next.isRunning());
             assertThat(files()).hasSize(6);
         }
+    }
+
+    @Test
+    void theTimeItWorkedIsToldWithoutThatInWhichItWasPaused() throws Exception {
+        AtomicLong seconds = new AtomicLong();
+        Ticker clock = new Ticker() {
+            @Override
+            public long read() {
+                return TimeUnit.SECONDS.toNanos(seconds.get());
+            }
+        };
+        CountDownLatch reading = new CountDownLatch(1);
+        RunningDelivery delivery = on(() -> new RunningDelivery(
+                "Firing",
+                folder,
+                out,
+                DeliveryTerms.USUAL,
+                Message::toString,
+                0,
+                Stopwatch.createUnstarted(clock),
+                read -> {
+                    Uninterruptibles.awaitUninterruptibly(reading);
+                    return new DeliveryPlan(List.of(), Set.of());
+                }));
+        seconds.addAndGet(5);
+        on(() -> {
+            delivery.setPaused(true);
+            seconds.addAndGet(100);
+            delivery.setPaused(false);
+            return null;
+        });
+        seconds.addAndGet(2);
+        assertThat(on(delivery::seconds)).isEqualTo(7.0);
+        reading.countDown();
+        await(() -> !delivery.isRunning());
     }
 
     @Test
