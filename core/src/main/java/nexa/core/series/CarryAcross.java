@@ -65,7 +65,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
                 left.add(file);
                 continue;
             }
-            draft.put(follower(photo, before.of(photo, in), led.photo(lead)));
+            draft.put(follower(photo, before, in, led.photo(lead)));
             followers.add(file);
             wide += photo.size().orientation() == Orientation.WIDE ? 1 : 0;
         }
@@ -96,9 +96,11 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         return placement instanceof Placement.Own || placement instanceof Placement.Follow follow && follow.isTuned();
     }
 
-    private Photo follower(Photo photo, PhotoCrop now, Photo from) {
+    private Photo follower(Photo photo, Crops before, Format in, Photo from) {
         boolean keepsSome = !what.containsAll(Set.of(Carry.values()));
-        Optional<Wish> own = keepsSome ? Optional.of(Wish.of(now.crop(), photo.space())) : Optional.empty();
+        Optional<Wish> own = keepsSome
+                ? Optional.of(Wish.of(before.of(photo, in).crop(), photo.space()))
+                : Optional.empty();
         CropEntry entry = new CropEntry(
                 new Placement.Follow(Tune.NONE, what, own, false),
                 photo.entry(format).turn(),

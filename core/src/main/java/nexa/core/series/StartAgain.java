@@ -30,8 +30,8 @@ public final class StartAgain {
 
     /** The angle, quarter turns, mirroring and the crops in every format. */
     public static Shoot photos(Shoot shoot, Set<String> files) {
-        ShootDraft fresh = shoot.draft();
-        // The leads first: who follows keeps the crop it has now, not that of a lead turned or mirrored.
+        ShootDraft fresh = shoot.draft().change(files, StartAgain::photo);
+        // Who followed one of them and does not start again keeps the crop it has.
         for (Format format : shoot.formats()) {
             for (String lead : format.leads().values()) {
                 if (files.contains(lead)) {
@@ -39,10 +39,9 @@ public final class StartAgain {
                 }
             }
         }
-        return fresh.change(files, StartAgain::photo).shoot();
+        return fresh.shoot();
     }
 
-    /** A photo that leads nowhere. */
     private static Photo photo(Photo photo) {
         Photo fresh = photo;
         for (String format : photo.crops().keySet()) {
