@@ -74,6 +74,11 @@ public final class Words {
         return isNought ? text.replace("-", "") : text.replace('-', '−');
     }
 
+    /** A number as short as it is, as lengths on paper and sides in pixels are told. */
+    public String plain(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
     /** A moment by the pattern that a key has, as {@link DateTimeFormatter} reads it. */
     public String time(String key, LocalDateTime moment) {
         return DateTimeFormatter.ofPattern(find(key), locale).format(moment);

@@ -46,4 +46,10 @@ class WordsTest {
         assertThat(words.number(-0.04, 1)).isEqualTo("0.0");
         assertThat(words.number(12345, 0)).isEqualTo("12\u2009345");
     }
+
+    @Test
+    void lengthsAreAsShortAsTheyAre() {
+        assertThat(words.plain(16)).isEqualTo("16");
+        assertThat(words.plain(8.5)).isEqualTo("8.5");
+    }
 }

@@ -98,9 +98,8 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
 
     private Photo follower(Photo photo, Crops before, Format in, Photo from) {
         boolean keepsSome = !what.containsAll(Set.of(Carry.values()));
-        Optional<Wish> own = keepsSome
-                ? Optional.of(Wish.of(before.of(photo, in).crop(), photo.space()))
-                : Optional.empty();
+        Optional<Wish> own =
+                keepsSome ? Optional.of(Wish.of(before.of(photo, in).crop(), photo.space())) : Optional.empty();
         CropEntry entry = new CropEntry(
                 new Placement.Follow(Tune.NONE, what, own, false),
                 photo.entry(format).turn(),

@@ -90,7 +90,7 @@ final class SizeEditor {
             item.setOnAction(event -> {
                 double resolution = now.get().size() instanceof OutputSize.Print print ? print.ppi() : USUAL_PPI;
                 OutputSize size = new OutputSize.Print(each.longSide(), each.shortSide(), each.unit(), resolution);
-                paper.accept(Ratio.of(FormatWords.plain(each.longSide()), FormatWords.plain(each.shortSide())), size);
+                paper.accept(Ratio.of(Words.plain(each.longSide()), Words.plain(each.shortSide())), size);
             });
             menu.getItems().add(item);
         }
@@ -119,9 +119,9 @@ final class SizeEditor {
             width.setText(String.valueOf(edge.pixels()));
             parts.addAll(List.of(width, Parts.label("px", "quiet")));
         } else if (size instanceof OutputSize.Print print) {
-            width.setText(FormatWords.plain(print.width()));
-            height.setText(FormatWords.plain(print.height()));
-            ppi.setText(FormatWords.plain(print.ppi()));
+            width.setText(Words.plain(print.width()));
+            height.setText(Words.plain(print.height()));
+            ppi.setText(Words.plain(print.ppi()));
             parts.addAll(List.of(
                     width,
                     Parts.label("×"),

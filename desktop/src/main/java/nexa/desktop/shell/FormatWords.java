@@ -43,13 +43,17 @@ public final class FormatWords {
     public static String size(Format format) {
         OutputSize size = format.size();
         if (size instanceof OutputSize.Pixels pixels) {
-            return Words.get("size.px", plain(pixels.width()), plain(pixels.height()));
+            return Words.get("size.px", Words.plain(pixels.width()), Words.plain(pixels.height()));
         }
         if (size instanceof OutputSize.LongEdge edge) {
-            return Words.get("size.edge", plain(edge.pixels()));
+            return Words.get("size.edge", Words.plain(edge.pixels()));
         }
         if (size instanceof OutputSize.Print print) {
-            return Words.get("size.paper", plain(print.width()), plain(print.height()), Words.of("unit", print.unit()));
+            return Words.get(
+                    "size.paper",
+                    Words.plain(print.width()),
+                    Words.plain(print.height()),
+                    Words.of("unit", print.unit()));
         }
         return Words.get("size.cropped");
     }
@@ -81,7 +85,7 @@ public final class FormatWords {
         for (int down = 1; down <= MOST_PARTS; down++) {
             double across = photo.ratio() * down;
             if (Math.abs(across / Math.rint(across) - 1) < SAME_RATIO && Math.rint(across) <= MOST_PARTS) {
-                return Words.get("shape.numbers", plain(Math.rint(across)), plain(down));
+                return Words.get("shape.numbers", Words.plain(Math.rint(across)), Words.plain(down));
             }
         }
         return photo.ratio() >= 1
@@ -97,10 +101,10 @@ public final class FormatWords {
             boolean isSwapped = (print.width() >= print.height()) != (pixels.width() >= pixels.height());
             return Words.get(
                     "output.paper",
-                    plain(isSwapped ? print.height() : print.width()),
-                    plain(isSwapped ? print.width() : print.height()),
+                    Words.plain(isSwapped ? print.height() : print.width()),
+                    Words.plain(isSwapped ? print.width() : print.height()),
                     Words.of("unit", print.unit()),
-                    plain(print.ppi()),
+                    Words.plain(print.ppi()),
                     px);
         }
         return px;
@@ -109,7 +113,9 @@ public final class FormatWords {
     /** The result's pixels: "1890 × 1417 px". */
     public static String pixels(PhotoCrop crop) {
         return Words.get(
-                "size.px", plain(crop.output().width()), plain(crop.output().height()));
+                "size.px",
+                Words.plain(crop.output().width()),
+                Words.plain(crop.output().height()));
     }
 
     /** Whether the crop has the pixels for it: "514 ppi", "2.1× the pixels needed", "too few pixels". */
@@ -146,12 +152,10 @@ public final class FormatWords {
     /** A paper by name and measure: "A4, 210 × 297 mm", "8 × 10 in". */
     public static String paper(Paper paper) {
         String measure = Words.get(
-                "size.paper", plain(paper.shortSide()), plain(paper.longSide()), Words.of("unit", paper.unit()));
+                "size.paper",
+                Words.plain(paper.shortSide()),
+                Words.plain(paper.longSide()),
+                Words.of("unit", paper.unit()));
         return paper.name().isEmpty() ? measure : Words.get("paper.named", paper.name(), measure);
-    }
-
-    /** A number as short as it is. */
-    public static String plain(double value) {
-        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 }

@@ -41,6 +41,11 @@ public final class Words {
         return SPOKEN.number(value, decimals);
     }
 
+    /** A number as short as it is. */
+    public static String plain(double value) {
+        return SPOKEN.plain(value);
+    }
+
     /** A moment by the pattern that a key has. */
     public static String time(String key, LocalDateTime moment) {
         return SPOKEN.time(key, moment);

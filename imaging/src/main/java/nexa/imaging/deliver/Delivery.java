@@ -1,5 +1,6 @@
 package nexa.imaging.deliver;
 
+import com.google.common.util.concurrent.Uninterruptibles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -220,6 +221,8 @@ public final class Delivery {
             left.await();
         } catch (InterruptedException e) {
             stop();
+            // What is being written is finished.
+            Uninterruptibles.awaitUninterruptibly(left);
             Thread.currentThread().interrupt();
         }
         boolean cutShort = lines.size() < plan.files().size();

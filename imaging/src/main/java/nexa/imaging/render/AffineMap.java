@@ -73,13 +73,7 @@ record AffineMap(Point origin, Point right, Point down) implements PixelMap {
                 org.bytedeco.opencv.opencv_core.Size size =
                         new org.bytedeco.opencv.opencv_core.Size(result.width(), result.height())) {
             opencv_imgproc.warpAffine(
-                    from,
-                    to,
-                    matrix,
-                    size,
-                    how | opencv_imgproc.WARP_INVERSE_MAP,
-                    beyond == Beyond.EDGE ? opencv_core.BORDER_REPLICATE : opencv_core.BORDER_CONSTANT,
-                    nothing);
+                    from, to, matrix, size, how | opencv_imgproc.WARP_INVERSE_MAP, beyond.border(), nothing);
         }
     }
 

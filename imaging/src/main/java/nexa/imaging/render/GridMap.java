@@ -60,14 +60,7 @@ record GridMap(UnaryOperator<Point> exact, int pitch) implements PixelMap {
         try (Mat places = places(result);
                 Mat none = new Mat();
                 Scalar nothing = new Scalar(0, 0, 0, 0)) {
-            opencv_imgproc.remap(
-                    from,
-                    to,
-                    places,
-                    none,
-                    how,
-                    beyond == Beyond.EDGE ? opencv_core.BORDER_REPLICATE : opencv_core.BORDER_CONSTANT,
-                    nothing);
+            opencv_imgproc.remap(from, to, places, none, how, beyond.border(), nothing);
         }
     }
 

@@ -9,6 +9,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Photo;
+import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 
@@ -56,8 +57,19 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
     /** What a result shows where it reaches beyond the photo. */
     enum Beyond {
         /** The photo's edge goes on. */
-        EDGE,
-        NOTHING
+        EDGE(opencv_core.BORDER_REPLICATE),
+        NOTHING(opencv_core.BORDER_CONSTANT);
+
+        private final int border;
+
+        Beyond(int border) {
+            this.border = border;
+        }
+
+        /** As OpenCV calls it. */
+        int border() {
+            return border;
+        }
     }
 
     /** The same places for the part of the result that begins some pixels further right and down. */

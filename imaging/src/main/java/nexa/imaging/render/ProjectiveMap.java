@@ -81,13 +81,7 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
                 org.bytedeco.opencv.opencv_core.Size size =
                         new org.bytedeco.opencv.opencv_core.Size(result.width(), result.height())) {
             opencv_imgproc.warpPerspective(
-                    from,
-                    to,
-                    matrix,
-                    size,
-                    how | opencv_imgproc.WARP_INVERSE_MAP,
-                    beyond == Beyond.EDGE ? opencv_core.BORDER_REPLICATE : opencv_core.BORDER_CONSTANT,
-                    nothing);
+                    from, to, matrix, size, how | opencv_imgproc.WARP_INVERSE_MAP, beyond.border(), nothing);
         }
     }
 
