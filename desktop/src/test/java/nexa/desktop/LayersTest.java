@@ -1,5 +1,9 @@
 package nexa.desktop;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.assignableTo;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.name;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
@@ -43,6 +47,14 @@ class LayersTest {
             .should()
             .dependOnClassesThat()
             .resideInAPackage("nexa.words..");
+
+    /** What something thrown says itself is for developers. */
+    @ArchTest
+    static final ArchRule whatIsThrownIsTakenFromWords = noClasses()
+            .that()
+            .resideInAPackage("nexa.desktop..")
+            .should()
+            .accessTargetWhere(target(name("getMessage")).and(target(owner(assignableTo(Throwable.class)))));
 
     @ArchTest
     static final ArchRule wordsKnowOnlyCore = noClasses()

@@ -9,7 +9,7 @@ import java.util.List;
  * that rounding has left empty gives the point that breaks its limits least.
  */
 public final class NearestInside {
-    private static final double SLACK = 1e-9;
+    private static final double SLACK = 1e-10;
 
     /** All (x, y) with a·x + b·y ≤ c, or, if exact, = c. */
     public record Limit(double a, double b, double c, boolean isExact) {

@@ -44,17 +44,23 @@ final class Tightest {
         this.rows = rows;
     }
 
-    /** The best answer. @param start rows that alone already give one; they hold like the others */
+    /**
+     * The best answer.
+     *
+     * @param start rows that alone already give one; they hold like the others
+     */
     Answer from(List<Row> start) {
         List<Row> atHand = new ArrayList<>(start);
-        Answer best = best(atHand);
+        Answer best = best(atHand, choices(atHand));
         while (true) {
             Row broken = mostBroken(best);
             if (broken == null || atHand.contains(broken)) {
                 return best;
             }
+            // The next answer holds the row exactly that the last one broke: else that one would still be the best.
+            List<List<Row>> choices = choicesWith(broken, atHand);
             atHand.add(broken);
-            Answer next = best(atHand);
+            Answer next = best(atHand, choices);
             if (next == null) {
                 return best;
             }
@@ -75,10 +81,10 @@ final class Tightest {
         return worst;
     }
 
-    private Answer best(List<Row> atHand) {
+    private Answer best(List<Row> atHand, List<List<Row>> choices) {
         Answer best = null;
         double least = Double.POSITIVE_INFINITY;
-        for (List<Row> exact : choices(atHand)) {
+        for (List<Row> exact : choices) {
             Answer answer = solve(exact);
             if (answer != null) {
                 double broken = atHand.stream()
@@ -94,15 +100,23 @@ final class Tightest {
         return best;
     }
 
+    /** Every choice of up to three. */
     private static List<List<Row>> choices(List<Row> rows) {
         List<List<Row>> choices = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
-            choices.add(List.of(rows.get(i)));
+            choices.addAll(choicesWith(rows.get(i), rows.subList(0, i)));
+        }
+        return choices;
+    }
+
+    /** One row by itself, and with one or two of the others. */
+    private static List<List<Row>> choicesWith(Row row, List<Row> others) {
+        List<List<Row>> choices = new ArrayList<>();
+        choices.add(List.of(row));
+        for (int i = 0; i < others.size(); i++) {
+            choices.add(List.of(row, others.get(i)));
             for (int j = 0; j < i; j++) {
-                choices.add(List.of(rows.get(i), rows.get(j)));
-                for (int k = 0; k < j; k++) {
-                    choices.add(List.of(rows.get(i), rows.get(j), rows.get(k)));
-                }
+                choices.add(List.of(row, others.get(i), others.get(j)));
             }
         }
         return choices;

@@ -39,12 +39,7 @@ record Matrix(double a, double b, double c, double d) {
         return a * d - b * c;
     }
 
-    /** The most and the least that it stretches any direction: its singular values. */
-    double mostStretch() {
-        double sum = Math.hypot(a + d, c - b) / 2;
-        return sum + Math.hypot(a - d, c + b) / 2;
-    }
-
+    /** The least that it stretches any direction: its smaller singular value. */
     double leastStretch() {
         double sum = Math.hypot(a + d, c - b) / 2;
         return Math.abs(sum - Math.hypot(a - d, c + b) / 2);

@@ -166,6 +166,66 @@ class PlaneTest {
         }
     }
 
+    /** Against a search that knows only how to slide: where what is weighed is concave, thirds of a range find its top. */
+    @Test
+    void noOtherSizeAndPlaceSettlesBetter() {
+        Random random = new Random(23);
+        for (int i = 0; i < 150; i++) {
+            Outline outline = anyPlane(random).outline();
+            Size photo = outline.photo();
+            Crop wish = new Crop(
+                    new Point(
+                            photo.width() * (1.8 * random.nextDouble() - 0.4),
+                            photo.height() * (1.8 * random.nextDouble() - 0.4)),
+                    new Size(
+                            photo.width() * (0.05 + 1.4 * random.nextDouble()),
+                            photo.height() * (0.05 + 1.4 * random.nextDouble())));
+            double growth = Math.min(1, outline.growth(wish.size()));
+            Crop settled = outline.settle(wish);
+            double factor = settled.size().width() / wish.size().width();
+            double low = growth / 4;
+            double high = growth;
+            for (int step = 0; step < 200; step++) {
+                double lower = low + (high - low) / 3;
+                double upper = high - (high - low) / 3;
+                if (weighed(outline, wish, lower) < weighed(outline, wish, upper)) {
+                    low = lower;
+                } else {
+                    high = upper;
+                }
+            }
+            assertThat(outline.contains(settled, 1e-5)).as("case " + i).isTrue();
+            assertThat(weighed(outline, wish, factor))
+                    .as("case " + i)
+                    .isGreaterThanOrEqualTo(weighed(outline, wish, (low + high) / 2) - 1e-4);
+            assertThat(factor).as("case " + i).isLessThanOrEqualTo(growth * (1 + 1e-9));
+        }
+    }
+
+    private static Plane anyPlane(Random random) {
+        Size photo = new Size(500 + random.nextInt(6000), 500 + random.nextInt(6000));
+        Angle angle = new Angle(random.nextInt(3) == 0 ? 0 : 90 * random.nextDouble() - 45);
+        Lens lens = new Lens(Optional.empty(), 1, 1, 1, 1, 160 * random.nextDouble() - 80);
+        Perspective perspective = new Perspective(
+                60 * random.nextDouble() - 30, 60 * random.nextDouble() - 30, 100, 0.8 + 0.5 * random.nextDouble(), 28);
+        return new Plane(
+                photo,
+                angle,
+                random.nextBoolean() ? Optional.of(lens) : Optional.empty(),
+                random.nextInt(5) > 0 ? Optional.of(perspective) : Optional.empty());
+    }
+
+    /** What a crop of a share of its wish is worth at the nearest place, as the maths of settling weighs it. */
+    private static double weighed(Outline outline, Crop wish, double factor) {
+        Size size = wish.size().times(factor);
+        Point centre = outline.nearestCentre(wish.centre(), size);
+        double far = centre.distance(wish.centre());
+        double length = outline.photo().width()
+                + outline.photo().height()
+                + 2 * wish.centre().distance(outline.middle());
+        return factor * Math.hypot(wish.size().width(), wish.size().height()) - far * far / length;
+    }
+
     @Test
     void aSmallTiltMovesAFullWidthCropALittle() {
         Size photo = new Size(6000, 4000);

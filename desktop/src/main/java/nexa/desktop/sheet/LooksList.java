@@ -134,7 +134,7 @@ final class LooksList {
         Optional<PhotoProblem> problem = Optional.ofNullable(
                         session.readingProperty().get().problems().get(file))
                 .filter(found -> reason == NeedsLook.Reason.UNREADABLE);
-        Button button = new Button(problem.map(PhotoProblem::getMessage).orElse(PhotoNames.base(file)));
+        Button button = new Button(problem.map(Words::say).orElse(PhotoNames.base(file)));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setWrapText(problem.isPresent());
         button.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
