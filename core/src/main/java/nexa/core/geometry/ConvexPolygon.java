@@ -19,8 +19,7 @@ final class ConvexPolygon implements Region {
     private final Size photo;
     private final List<Point> corners;
     private final List<HalfPlane> edges;
-    private final Extent across;
-    private final Extent down;
+    private final Bounds bounds;
     private final Point middle;
     private final double unit;
 
@@ -41,26 +40,9 @@ final class ConvexPolygon implements Region {
             sides.add(HalfPlane.rightOf(corners.get(i), corners.get((i + 1) % corners.size())));
         }
         this.edges = List.copyOf(sides);
-        this.across = Extent.of(corners.stream().mapToDouble(Point::x).toArray());
-        this.down = Extent.of(corners.stream().mapToDouble(Point::y).toArray());
-        this.middle = new Point(across.middle(), down.middle());
-        this.unit = Math.max(across.half(), down.half());
-    }
-
-    private record Extent(double from, double to) {
-        static Extent of(double... values) {
-            double[] sorted = values.clone();
-            Arrays.sort(sorted);
-            return new Extent(sorted[0], sorted[sorted.length - 1]);
-        }
-
-        double middle() {
-            return (from + to) / 2;
-        }
-
-        double half() {
-            return (to - from) / 2;
-        }
+        this.bounds = Bounds.of(corners);
+        this.middle = bounds.middle();
+        this.unit = Math.max(bounds.extent().x(), bounds.extent().y()) / 2;
     }
 
     @Override
@@ -87,12 +69,14 @@ final class ConvexPolygon implements Region {
     @Override
     public double growth(Size crop, Angle angle) {
         Scaled scaled = new Scaled(crop, angle);
+        double across = bounds.extent().x() / 2 / unit;
+        double down = bounds.extent().y() / 2 / unit;
         // The bounding box, so that three rows meet where only two opposite edges hold the crop.
         List<Tightest.Row> start = List.of(
-                new Tightest.Row(1, 0, 0, across.half() / unit),
-                new Tightest.Row(-1, 0, 0, across.half() / unit),
-                new Tightest.Row(0, 1, 0, down.half() / unit),
-                new Tightest.Row(0, -1, 0, down.half() / unit),
+                new Tightest.Row(1, 0, 0, across),
+                new Tightest.Row(-1, 0, 0, across),
+                new Tightest.Row(0, 1, 0, down),
+                new Tightest.Row(0, -1, 0, down),
                 new Tightest.Row(0, 0, 1, BEYOND_GROWTH));
         return new Tightest(new Tightest.Largest(), scaled.rows()).from(start).t() / scaled.reach();
     }
@@ -112,7 +96,7 @@ final class ConvexPolygon implements Region {
             reaches = edges.stream()
                     .mapToDouble(edge -> edge.reach(crop, angle) / unit)
                     .toArray();
-            longest = Extent.of(reaches).to();
+            longest = Arrays.stream(reaches).max().orElseThrow();
         }
 
         /** What a factor has to be multiplied by in these coordinates. */
@@ -154,8 +138,7 @@ final class ConvexPolygon implements Region {
     private Crop broughtIn(Crop wish, Angle angle) {
         Scaled scaled = new Scaled(wish.size(), angle);
         Point from = wish.centre().minus(middle).times(1 / unit);
-        Point photoMiddle = new Point(photo.width() / 2, photo.height() / 2);
-        double slide = photo.width() + photo.height() + 2 * wish.centre().distance(photoMiddle);
+        double slide = photo.width() + photo.height() + 2 * wish.centre().distance(photo.middle());
         double diagonal = Math.hypot(wish.size().width(), wish.size().height());
         Tightest.Near near = new Tightest.Near(from.x(), from.y(), diagonal / unit / scaled.reach(), slide / unit);
         Tightest.Row wholly = new Tightest.Row(0, 0, 1, scaled.reach());
@@ -177,7 +160,7 @@ final class ConvexPolygon implements Region {
     @Override
     public Crop untouched(double ratio, Angle angle) {
         Size tooLarge = largest(ratio, angle).times(2);
-        return broughtIn(new Crop(new Point(photo.width() / 2, photo.height() / 2), tooLarge), angle);
+        return broughtIn(new Crop(photo.middle(), tooLarge), angle);
     }
 
     @Override

@@ -92,7 +92,7 @@ public final class Outline {
 
     /** The middle of the photo, which nothing that reshapes it moves. */
     public Point middle() {
-        return new Point(photo.width() / 2, photo.height() / 2);
+        return photo.middle();
     }
 
     /** The nearest centre to the wished one at which a crop of this size, which fits, lies inside. */

@@ -63,7 +63,7 @@ record Rectangle(Size size) implements Region {
 
     @Override
     public Crop untouched(double ratio, Angle angle) {
-        return new Crop(new Point(size.width() / 2, size.height() / 2), largest(ratio, angle));
+        return new Crop(size.middle(), largest(ratio, angle));
     }
 
     @Override

@@ -45,6 +45,11 @@ public record Size(double width, double height) {
         return new Size(width * factor, height * factor);
     }
 
+    /** The middle of what begins at the origin and has this size. */
+    public Point middle() {
+        return new Point(width / 2, height / 2);
+    }
+
     /** Width and height exchanged. */
     public Size swapped() {
         return new Size(height, width);

@@ -23,21 +23,16 @@ public final class Leads {
      * followers of the lead before it follow the new one.
      */
     public static Shoot make(Shoot shoot, String file, String formatId) {
-        ShootDraft draft = shoot.draft();
-        make(draft, file, formatId);
-        return draft.shoot();
-    }
-
-    /** As {@link #make(Shoot, String, String)}, by what the shoot was before the draft. */
-    static void make(ShootDraft draft, String file, String formatId) {
-        Photo photo = draft.photo(file);
-        Format format = draft.format(formatId);
-        draft.put(own(new Crops(draft.before()), photo, format));
+        Photo photo = shoot.photo(file);
+        Format format = shoot.format(formatId);
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         leads.putAll(format.leads());
         leads.values().remove(file);
         leads.put(photo.size().orientation(), file);
-        draft.put(format.withLeads(leads));
+        return shoot.draft()
+                .put(own(new Crops(shoot), photo, format))
+                .put(format.withLeads(leads))
+                .shoot();
     }
 
     /** Takes the lead away from a photo. Whoever listened to it keeps the crop it has, as its own. */

@@ -34,7 +34,7 @@ public final class LensMap {
     /** The map of a lens for photos of a size. */
     public LensMap(Lens lens, Size photo) {
         this.lens = lens;
-        this.middle = new Point(photo.width() / 2, photo.height() / 2);
+        this.middle = photo.middle();
         double shortSide = Math.max(1, photo.shortSide() - 1);
         double longSide = Math.max(1, photo.longSide() - 1);
         double cropFactors =

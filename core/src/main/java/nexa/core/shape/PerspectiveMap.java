@@ -23,7 +23,7 @@ final class PerspectiveMap {
     private final Matrix stretch;
 
     PerspectiveMap(Perspective perspective, Size photo, Angle angle) {
-        this.middle = new Point(photo.width() / 2, photo.height() / 2);
+        this.middle = photo.middle();
         this.focal = perspective.focal35() * Math.hypot(photo.width(), photo.height()) / DIAGONAL_35;
         double share = perspective.strength() / 100;
         this.turn = rotation(Math.toRadians(share * perspective.tilt()), Math.toRadians(share * perspective.swing()));
@@ -64,18 +64,18 @@ final class PerspectiveMap {
         return turn[row][0] * ray.x() + turn[row][1] * ray.y() + turn[row][2];
     }
 
-    /** How much depth a point has more than where the plane ends, the middle having 1 − {@link #END} κ. Below 0 beyond it. */
+    /** How much deeper a point lies than where the plane ends; below 0 beyond that. */
     double beforeEnd(Point straight) {
         return row(2, ray(straight)) - END * middleDepth();
     }
 
     /** The point, or, if it lies beyond the end of the plane, the last one on its way from the middle. */
     Point within(Point straight) {
-        double depth = row(2, ray(straight));
-        double end = END * middleDepth();
-        return depth >= end
+        double before = beforeEnd(straight);
+        double middleBefore = (1 - END) * middleDepth();
+        return before >= 0
                 ? straight
-                : middle.plus(straight.minus(middle).times((middleDepth() - end) / (middleDepth() - depth)));
+                : middle.plus(straight.minus(middle).times(middleBefore / (middleBefore - before)));
     }
 
     Point toPlane(Point straight) {

@@ -89,7 +89,7 @@ public final class Plane {
 
     /** How the photo moves with the straightened picture: by its growth across, by its slope outwards. */
     private Matrix bent(LensMap map, Point straight) {
-        Point offset = straight.minus(new Point(photo.width() / 2, photo.height() / 2));
+        Point offset = straight.minus(photo.middle());
         double radius = Math.hypot(offset.x(), offset.y());
         double growth = map.growthAt(straight);
         if (radius == 0) {

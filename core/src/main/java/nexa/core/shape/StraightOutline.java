@@ -21,7 +21,7 @@ final class StraightOutline {
 
     StraightOutline(LensMap lens, Size photo) {
         this.lens = lens;
-        this.middle = new Point(photo.width() / 2, photo.height() / 2);
+        this.middle = photo.middle();
     }
 
     /** The edges, redundant ones left out. */

@@ -1,8 +1,8 @@
 package nexa.desktop.easel;
 
-import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
@@ -31,11 +31,10 @@ record Projection(Size room, Point middle, double scale, Angle angle) {
         List<Point> onScreen = outline.corners().stream()
                 .map(corner -> angle.toScreen(corner.minus(outline.middle())))
                 .toList();
-        DoubleSummaryStatistics across = onScreen.stream().mapToDouble(Point::x).summaryStatistics();
-        DoubleSummaryStatistics down = onScreen.stream().mapToDouble(Point::y).summaryStatistics();
-        Point off = new Point((across.getMin() + across.getMax()) / 2, (down.getMin() + down.getMax()) / 2);
-        Size covered = new Size(across.getMax() - across.getMin(), down.getMax() - down.getMin());
-        return fitting(room, margin, new Crop(outline.middle().plus(angle.toPhoto(off)), covered), angle);
+        Bounds covered = Bounds.of(onScreen);
+        Size size = new Size(covered.extent().x(), covered.extent().y());
+        Point middle = outline.middle().plus(angle.toPhoto(covered.middle()));
+        return fitting(room, margin, new Crop(middle, size), angle);
     }
 
     /** The photo moved so that one of its points lies at a place of the room, turned and scaled as given. */

@@ -29,6 +29,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.read.PhotoProblem;
 import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.read.PixelMemory;
 import nexa.imaging.read.ShootReading;
 import nexa.imaging.work.Latest;
 import nexa.imaging.work.WorkQueue;
@@ -43,8 +44,6 @@ public final class ShootSession {
     private static final int MANY = 200;
 
     private static final long PICTURE_BYTES = 400L * 1024 * 1024;
-    /** What decoding may take beside them. */
-    private static final long BYTES_IN_WORK = 1_600_000_000;
 
     private final ShootFolder folder;
     private final PictureLibrary pictures;
@@ -86,7 +85,7 @@ public final class ShootSession {
         int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
         this.pictures = new PictureLibrary(
                 folder.path(),
-                WorkQueue.withThreads("pictures", threads, BYTES_IN_WORK),
+                WorkQueue.withThreads("pictures", threads, PixelMemory.AT_ONCE),
                 Platform::runLater,
                 PICTURE_BYTES);
         this.autosave = new Autosave(folder, saving);

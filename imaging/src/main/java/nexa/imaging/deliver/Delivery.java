@@ -12,15 +12,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.concurrent.locks.Condition;
-import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
-import nexa.core.shoot.Photo;
 import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.read.PixelMemory;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 
@@ -66,11 +64,6 @@ public final class Delivery {
 
     private static final Message DELIVERED = Message.of("delivered");
 
-    /** What a pixel of a photo takes while its files are made: as decoded, turned, and a little of the results. */
-    private static final double BYTES_A_PIXEL = 7;
-    /** Two photos of 100 MP at once, and more of smaller ones. */
-    private static final long BYTES_AT_ONCE = 1_600_000_000;
-
     private final DeliveryPlan plan;
     private final Path photos;
     private final Path given;
@@ -83,9 +76,7 @@ public final class Delivery {
     private final List<Failure> failures = Collections.synchronizedList(new ArrayList<>());
     private final AtomicInteger finished = new AtomicInteger();
     private final AtomicInteger unwritten = new AtomicInteger();
-    private final ReentrantLock pausing = new ReentrantLock();
-    private final Condition goesOn = pausing.newCondition();
-    private boolean isPaused;
+    private final Pause pause = new Pause();
     private volatile boolean isStopped;
     private volatile Optional<Message> gaveUp = Optional.empty();
     /** Real paths, so that a link cannot make one place look like two. */
@@ -125,24 +116,7 @@ public final class Delivery {
 
     /** Begins no further file until it is to go on. Those being written are finished. */
     public void setPaused(boolean paused) {
-        pausing.lock();
-        try {
-            isPaused = paused;
-            goesOn.signalAll();
-        } finally {
-            pausing.unlock();
-        }
-    }
-
-    private void waitWhilePaused() {
-        pausing.lock();
-        try {
-            while (isPaused) {
-                goesOn.awaitUninterruptibly();
-            }
-        } finally {
-            pausing.unlock();
-        }
+        pause.set(paused);
     }
 
     /**
@@ -152,7 +126,7 @@ public final class Delivery {
      * @throws DeliveryProblem if it cannot begin
      */
     public Result run(int threads) throws DeliveryProblem {
-        try (WorkQueue queue = WorkQueue.withThreads("delivery", threads, BYTES_AT_ONCE)) {
+        try (WorkQueue queue = WorkQueue.withThreads("delivery", threads, PixelMemory.AT_ONCE)) {
             return run(queue);
         }
     }
@@ -209,7 +183,7 @@ public final class Delivery {
         Collection<List<DeliveryPlan.Item>> photosToGo = byPhoto();
         CountDownLatch left = new CountDownLatch(photosToGo.size());
         for (List<DeliveryPlan.Item> items : photosToGo) {
-            queue.add(Urgency.IDLE, bytes(items.get(0).photo()), ticket -> {
+            queue.add(Urgency.IDLE, PixelMemory.of(items.get(0).photo()), ticket -> {
                 try {
                     deliver(items);
                 } finally {
@@ -237,10 +211,6 @@ public final class Delivery {
         return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
     }
 
-    private static long bytes(Photo photo) {
-        return (long) (BYTES_A_PIXEL * photo.size().area());
-    }
-
     private List<Path> asGiven(List<Path> files) {
         return files.stream()
                 .map(file -> given.resolve(destination.relativize(file)))
@@ -257,7 +227,7 @@ public final class Delivery {
     private void deliver(List<DeliveryPlan.Item> items) {
         try (FileMaking making = new FileMaking(source, items, terms)) {
             for (DeliveryPlan.Item item : items) {
-                waitWhilePaused();
+                pause.await();
                 if (isStopped) {
                     return;
                 }

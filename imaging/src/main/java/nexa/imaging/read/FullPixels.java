@@ -4,9 +4,10 @@ import java.util.Optional;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
- * All pixels of a photo as it is seen.
+ * Pixels of a photo on their way through {@link PixelStages}; once they are through those before the map, all of them as it is
+ * seen.
  *
- * @param pixels grey or BGR, of 8 or 16 bits
+ * @param pixels grey, BGR, or, while they are see-through, BGRA; of 8 or 16 bits
  * @param profile of their colours, if there is one
  */
 public record FullPixels(Mat pixels, Optional<ColourProfile> profile) implements AutoCloseable {

@@ -10,8 +10,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
-import nexa.core.format.PixelSize;
-import nexa.core.geometry.Crop;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
@@ -45,9 +43,6 @@ public final class PictureLibrary implements AutoCloseable {
     private interface Making {
         Optional<Picture> make() throws PhotoProblem;
     }
-
-    /** What a pixel takes while it is decoded: the decoder's own and the picture's. */
-    private static final long BYTES_A_PIXEL = 7;
 
     private final Path folder;
     private final WorkQueue queue;
@@ -109,7 +104,8 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Asks for the whole photo. */
     public Ticket photo(Photo photo, PictureLevel level, Urgency urgency, Listener listener) {
-        return add(urgency, bytes(photo, level), photo.file(), () -> Optional.of(load(photo, level)), listener);
+        return add(
+                urgency, PixelMemory.of(photo, level), photo.file(), () -> Optional.of(load(photo, level)), listener);
     }
 
     /** Asks for the small picture that the camera put into a photo. Where there is none, nothing is heard. */
@@ -138,17 +134,6 @@ public final class PictureLibrary implements AutoCloseable {
         queue.add(Urgency.IDLE, WorkQueue.LIGHT, ticket -> task.run());
     }
 
-    /** About what decoding a photo takes: few are decoded much finer than they are wanted. */
-    private static long bytes(Photo photo, PictureLevel level) {
-        Optional<PixelSize> pixels = photo.pixels();
-        if (pixels.isEmpty()) {
-            return WorkQueue.LIGHT;
-        }
-        double longSide = Math.max(pixels.get().width(), pixels.get().height());
-        double share = Math.min(1, 2.0 * level.longSide() / longSide);
-        return (long) (BYTES_A_PIXEL * share * share * pixels.get().size().area());
-    }
-
     /** Only that it is done is of interest. */
     private record Unheard(Runnable done) implements Listener {
         @Override
@@ -171,24 +156,20 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Asks for a photo's crop as it will look, this many pixels high. */
     public Ticket crop(PhotoCrop crop, int height, Listener listener) {
+        Photo photo = crop.photo();
+        double wanted = photo.size().longSide() * height / crop.crop().size().height();
+        PictureLevel level = PictureLevel.forPixels(wanted);
         return add(
                 Urgency.SOON,
-                bytes(crop.photo(), levelFor(crop, height)),
-                crop.photo().file(),
-                () -> Optional.of(cropped(crop, height)),
+                PixelMemory.of(photo, level),
+                photo.file(),
+                () -> Optional.of(cropped(load(photo, level), crop, height)),
                 listener);
     }
 
-    private static PictureLevel levelFor(PhotoCrop crop, int height) {
-        return PictureLevel.forPixels(
-                crop.photo().size().longSide() * height / crop.crop().size().height());
-    }
-
-    private Picture cropped(PhotoCrop shown, int height) throws PhotoProblem {
-        Crop crop = shown.crop();
-        Photo photo = shown.photo();
-        int width = (int) Math.max(1, Math.round(crop.size().ratio() * height));
-        return ScreenRenderer.render(load(photo, levelFor(shown, height)), photo, crop, width, height);
+    private static Picture cropped(Picture source, PhotoCrop crop, int height) {
+        int width = (int) Math.max(1, Math.round(crop.crop().size().ratio() * height));
+        return ScreenRenderer.render(source, crop.photo(), crop.crop(), width, height);
     }
 
     /** Reads a picture, or waits for the thread that is reading it already. */

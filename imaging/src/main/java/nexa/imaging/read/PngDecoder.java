@@ -17,6 +17,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -127,7 +128,9 @@ final class PngDecoder implements PhotoDecoder {
 
     @Override
     public byte[] whole(String name, byte[] file) throws PhotoProblem {
-        if (Bytes.indexOf(file, END) <= 0) {
+        // Looked for where it should be first: a whole photo is long.
+        byte[] tail = Arrays.copyOfRange(file, Math.max(0, file.length - ENDING), file.length);
+        if (Bytes.indexOf(tail, END) <= 0 && Bytes.indexOf(file, END) <= 0) {
             throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
         }
         return file;

@@ -29,6 +29,11 @@ record AffineMap(Point origin, Point right, Point down) implements PixelMap {
         return new AffineMap(crop.at(0, 0, angle), right, down);
     }
 
+    /** The map that begins so far right and down and changes nothing else. */
+    static AffineMap shift(Point origin) {
+        return new AffineMap(origin, new Point(1, 0), new Point(0, 1));
+    }
+
     @Override
     public Point at(Point result) {
         return origin.plus(right.times(result.x())).plus(down.times(result.y()));

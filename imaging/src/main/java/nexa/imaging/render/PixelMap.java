@@ -1,11 +1,11 @@
 package nexa.imaging.render;
 
 import com.google.common.primitives.Doubles;
-import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Photo;
@@ -19,7 +19,7 @@ import org.bytedeco.opencv.opencv_core.Rect;
  */
 public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
     /** The result is the photo. */
-    PixelMap SAME = new AffineMap(Point.ORIGIN, new Point(1, 0), new Point(0, 1));
+    PixelMap SAME = AffineMap.shift(Point.ORIGIN);
 
     /** So many places along a side of a crop are looked at. */
     int PLACES = 9;
@@ -74,7 +74,7 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
 
     /** The same places for the part of the result that begins some pixels further right and down. */
     default PixelMap shifted(int across, int below) {
-        return after(new AffineMap(new Point(across, below), new Point(1, 0), new Point(0, 1)));
+        return after(AffineMap.shift(new Point(across, below)));
     }
 
     /** The most pixels of the photo that lie along one of the plane, anywhere in a crop; at least 1. */
@@ -100,13 +100,11 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
 
     /** The part of a photo that a result's pixels come from, and a margin around it. The caller closes it. */
     default Rect needed(PixelSize result, int margin, int width, int height) {
-        List<Point> places = outermost(result).stream().map(this::at).toList();
-        DoubleSummaryStatistics x = places.stream().mapToDouble(Point::x).summaryStatistics();
-        DoubleSummaryStatistics y = places.stream().mapToDouble(Point::y).summaryStatistics();
-        int left = within(Math.floor(x.getMin()) - margin, width - 1);
-        int top = within(Math.floor(y.getMin()) - margin, height - 1);
-        int right = within(Math.ceil(x.getMax()) + margin, width);
-        int bottom = within(Math.ceil(y.getMax()) + margin, height);
+        Bounds places = Bounds.of(outermost(result).stream().map(this::at).toList());
+        int left = within(Math.floor(places.least().x()) - margin, width - 1);
+        int top = within(Math.floor(places.least().y()) - margin, height - 1);
+        int right = within(Math.ceil(places.most().x()) + margin, width);
+        int bottom = within(Math.ceil(places.most().y()) + margin, height);
         return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
     }
 

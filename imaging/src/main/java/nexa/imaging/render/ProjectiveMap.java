@@ -74,8 +74,7 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
     @Override
     public void warp(Mat from, Mat to, PixelSize result, int how, Beyond beyond) {
         // OpenCV counts pixels by their middles.
-        ProjectiveMap byMiddles = after(new AffineMap(new Point(0.5, 0.5), new Point(1, 0), new Point(0, 1)))
-                .shiftedBack(0.5, 0.5);
+        ProjectiveMap byMiddles = after(AffineMap.shift(new Point(0.5, 0.5))).shiftedBack(0.5, 0.5);
         try (Mat matrix = byMiddles.matrix();
                 Scalar nothing = new Scalar(0, 0, 0, 0);
                 org.bytedeco.opencv.opencv_core.Size size =

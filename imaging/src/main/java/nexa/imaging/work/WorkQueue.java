@@ -4,7 +4,9 @@ import com.google.common.util.concurrent.ThreadFactoryBuilder;
 import java.util.PriorityQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 
 /**
  * Work done in the background, so much at once.
@@ -32,7 +34,6 @@ public final class WorkQueue implements AutoCloseable {
     private long numbers;
     private int running;
     private long bytesInWork;
-    private boolean isHeldByBytes;
     private boolean isClosed;
 
     /**
@@ -54,9 +55,15 @@ public final class WorkQueue implements AutoCloseable {
 
     /** A queue with threads of its own, which end when it is closed and keep no program from ending. */
     public static WorkQueue withThreads(String name, int threads, long bytesAtOnce) {
-        ExecutorService pool = Executors.newFixedThreadPool(
+        // What is to begin in the moment in which the queue is closed is wanted by nobody.
+        ExecutorService pool = new ThreadPoolExecutor(
                 threads,
-                new ThreadFactoryBuilder().setNameFormat(name).setDaemon(true).build());
+                threads,
+                0,
+                TimeUnit.SECONDS,
+                new LinkedBlockingQueue<>(),
+                new ThreadFactoryBuilder().setNameFormat(name).setDaemon(true).build(),
+                new ThreadPoolExecutor.DiscardPolicy());
         return new WorkQueue(pool, pool::shutdownNow, threads, bytesAtOnce);
     }
 
@@ -82,7 +89,7 @@ public final class WorkQueue implements AutoCloseable {
     /** Has one more thing worked on, if there may be one more. */
     private void begin() {
         synchronized (this) {
-            if (running >= atOnce || waiting.isEmpty()) {
+            if (running >= atOnce || first() == null) {
                 return;
             }
             running++;
@@ -105,39 +112,35 @@ public final class WorkQueue implements AutoCloseable {
                 running--;
             }
             // What came in between, or what a fault left, would otherwise wait for the next one.
-            if (mayGoOn()) {
-                begin();
-            }
+            begin();
         }
     }
 
-    private synchronized boolean mayGoOn() {
-        return !waiting.isEmpty() && !isHeldByBytes;
-    }
-
-    private synchronized Ticket next() {
+    /** The most urgent thing that is still wanted; null if there is none, or no room for it beside the others. */
+    private synchronized Ticket first() {
         while (!waiting.isEmpty() && waiting.peek().isCancelled()) {
             waiting.poll();
         }
         Ticket first = waiting.peek();
-        isHeldByBytes = first != null && bytesInWork > 0 && bytesInWork + first.bytes() > bytesAtOnce;
-        if (first == null || isHeldByBytes) {
-            return null;
+        boolean hasRoom = first != null && (bytesInWork == 0 || bytesInWork + first.bytes() <= bytesAtOnce);
+        return hasRoom ? first : null;
+    }
+
+    private synchronized Ticket next() {
+        Ticket next = first();
+        if (next != null) {
+            bytesInWork += next.bytes();
+            waiting.poll();
         }
-        bytesInWork += first.bytes();
-        return waiting.poll();
+        return next;
     }
 
     private void end(Ticket done) {
-        boolean wasHeld;
         synchronized (this) {
             bytesInWork -= done.bytes();
-            wasHeld = isHeldByBytes;
-            isHeldByBytes = false;
         }
-        if (wasHeld) {
-            begin();
-        }
+        // There may be room for more than this worker takes next.
+        begin();
     }
 
     /** Begins nothing more; nothing that was asked for is wanted any more. */
