@@ -126,8 +126,7 @@ class FirstCropTest extends WindowTest {
         waitFor(() -> crop().size().width() > wide.size().width() - 1e-6);
         assertThat(crop().size().width()).isCloseTo(wide.size().width(), within(1e-6));
         assertThat(crop().centre().distance(wide.centre())).isLessThan(1e-6);
-        push(KeyCode.PLUS);
-        push(KeyCode.PLUS);
+        pushAtOnce(KeyCode.PLUS, KeyCode.PLUS);
         push(KeyCode.ENTER);
         waitFor(() -> session().shoot().photo("fern-0169.jpg").entry("page").isDone());
         assertThat(session().shoot().photo("fern-0169.jpg").entry("page").isDone())

@@ -16,10 +16,12 @@ import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import javafx.animation.AnimationTimer;
+import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import nexa.core.geometry.Crop;
@@ -153,6 +155,17 @@ abstract class WindowTest extends ApplicationTest {
         drag(query, MouseButton.PRIMARY).moveBy(x, y).drop();
         waitFor(() -> !crop().equals(before));
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Presses keys one after the other with no time between them, however slow the machine is. */
+    void pushAtOnce(KeyCode... keys) {
+        interact(() -> {
+            Node focus = stage.getScene().getFocusOwner();
+            for (KeyCode key : keys) {
+                Event.fireEvent(focus, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+                Event.fireEvent(focus, new KeyEvent(KeyEvent.KEY_RELEASED, "", "", key, false, false, false, false));
+            }
+        });
     }
 
     /** Closes the shoot, waits until it is saved, and opens it again. */
