@@ -135,7 +135,7 @@ public final class EffortBench {
             settle();
             dragBy("#handle-bottom_right", -60, -45);
             settle();
-            dragBy(".room", 20, 12);
+            dragBy(".stage", 20, 12);
             settle();
             key(KeyCode.C);
             await(() -> find(whom).isPresent());

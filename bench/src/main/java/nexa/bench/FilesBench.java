@@ -5,8 +5,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.PhotoPixels;
-import nexa.imaging.read.PictureLevel;
+import nexa.imaging.pictures.PhotoPixels;
+import nexa.imaging.pictures.PictureLevel;
 
 /** Reading of 24 MP JPEGs beside the thumbnailer of libvips, which has to be installed. */
 public final class FilesBench {

@@ -21,7 +21,7 @@ import nexa.core.shoot.Photo;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
-import nexa.imaging.read.PictureLevel;
+import nexa.imaging.pictures.PictureLevel;
 import nexa.store.UserData;
 
 /**
@@ -66,9 +66,9 @@ public final class WindowBench {
             script.add(this::open);
             script.add(this::step);
             script.add(() -> drag("handle dragged", "#handle-bottom_right", 0.5));
-            script.add(() -> drag("photo slid", ".room", 0.5));
+            script.add(() -> drag("photo slid", ".stage", 0.5));
             script.add(() -> drag("turned by the vernier", "#vernier", 0.5));
-            script.add(() -> drag("turned by a drag outside", ".room", 0.06));
+            script.add(() -> drag("turned by a drag outside", ".stage", 0.06));
             next();
         }
 
@@ -136,7 +136,7 @@ public final class WindowBench {
         private ImageView picture() {
             return (ImageView) stage.getScene()
                     .getRoot()
-                    .lookupAll(".room > ImageView")
+                    .lookupAll(".stage > ImageView")
                     .iterator()
                     .next();
         }

@@ -7,7 +7,7 @@ import java.util.List;
 import nexa.core.message.Message;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 import nexa.store.UserData;

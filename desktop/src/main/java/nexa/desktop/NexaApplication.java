@@ -16,9 +16,9 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import nexa.desktop.parts.TextSize;
 import nexa.desktop.shell.Shell;
-import nexa.desktop.shell.TextSize;
-import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.pictures.PictureLibrary;
 import nexa.store.UserData;
 
 /**
@@ -65,7 +65,7 @@ public final class NexaApplication extends Application {
             sample.get()
                     .copied(shots.isPresent())
                     .thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))
-                            .thenRun(() -> shots.ifPresent(to -> new Shots(stage, shell, Path.of(to)).take()))));
+                            .thenRun(() -> shots.ifPresent(to -> new Screenshots(stage, shell, Path.of(to)).take()))));
         } else {
             shell.open(paths);
         }

@@ -38,9 +38,9 @@ class EaselTest extends WindowTest {
         Crop first = crop();
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
-        Bounds room = placeOf(".room");
-        drag(room.getCenterX() - 200, room.getCenterY(), MouseButton.PRIMARY)
-                .moveTo(room.getCenterX() + 200, room.getCenterY() + 14)
+        Bounds stage = placeOf(".stage");
+        drag(stage.getCenterX() - 200, stage.getCenterY(), MouseButton.PRIMARY)
+                .moveTo(stage.getCenterX() + 200, stage.getCenterY() + 14)
                 .drop();
         waitFor(() -> angle() != before);
         assertThat(angle()).isCloseTo(before - 2.0, within(0.3));
@@ -55,11 +55,11 @@ class EaselTest extends WindowTest {
     @Test
     void theBarOfTracedLinesLiesOverNoneOfThem() {
         double before = angle();
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
-        drag(room.getCenterX() - 200, room.getMaxY() - 60, MouseButton.PRIMARY)
-                .moveTo(room.getCenterX() + 200, room.getMaxY() - 50)
+        drag(stage.getCenterX() - 200, stage.getMaxY() - 60, MouseButton.PRIMARY)
+                .moveTo(stage.getCenterX() + 200, stage.getMaxY() - 50)
                 .drop();
         waitFor(() -> angle() != before);
         awaitStill();
@@ -73,11 +73,11 @@ class EaselTest extends WindowTest {
 
     @Test
     void linesThatDisagreeTurnNothingUntilOneIsChosen() {
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
-        drag(room.getCenterX() - 200, room.getCenterY(), MouseButton.PRIMARY)
-                .moveTo(room.getCenterX() + 200, room.getCenterY() + 21)
+        drag(stage.getCenterX() - 200, stage.getCenterY(), MouseButton.PRIMARY)
+                .moveTo(stage.getCenterX() + 200, stage.getCenterY() + 21)
                 .drop();
         waitFor(() -> !isSelected("#trace"));
         awaitStill();
@@ -85,8 +85,8 @@ class EaselTest extends WindowTest {
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
         press(KeyCode.CONTROL);
-        drag(room.getCenterX() - 200, room.getCenterY() + 80, MouseButton.PRIMARY)
-                .moveTo(room.getCenterX() + 200, room.getCenterY() + 120)
+        drag(stage.getCenterX() - 200, stage.getCenterY() + 80, MouseButton.PRIMARY)
+                .moveTo(stage.getCenterX() + 200, stage.getCenterY() + 120)
                 .drop();
         release(KeyCode.CONTROL);
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("These lines differ by")));
@@ -101,10 +101,10 @@ class EaselTest extends WindowTest {
     @Test
     void aLineTooShortToMeanAnythingSaysSoAndDoesNothing() {
         double before = angle();
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
-        drag(room.getCenterX(), room.getCenterY(), MouseButton.PRIMARY)
+        drag(stage.getCenterX(), stage.getCenterY(), MouseButton.PRIMARY)
                 .moveBy(30, 4)
                 .drop();
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("That line is too short")));
@@ -114,7 +114,7 @@ class EaselTest extends WindowTest {
     @Test
     void aLineIsTracedAndTheSubjectMarkedByKeysAlone() {
         double before = angle();
-        interact(() -> lookup(".room").query().requestFocus());
+        interact(() -> lookup(".stage").query().requestFocus());
         push(KeyCode.L);
         waitFor(() -> isSelected("#trace"));
         push(KeyCode.ENTER);
@@ -158,9 +158,9 @@ class EaselTest extends WindowTest {
         assertThat(angle()).isEqualTo(-3.25);
 
         awaitStill();
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         Bounds edge = placeOf(".crop-edge");
-        Point2D outside = new Point2D(edge.getMinX() - 40, room.getCenterY());
+        Point2D outside = new Point2D(edge.getMinX() - 40, stage.getCenterY());
         drag(outside.getX(), outside.getY(), MouseButton.PRIMARY).moveBy(0, -40).drop();
         waitFor(() -> angle() != -3.25);
         assertThat(angle()).as("up on the left turns clockwise").isGreaterThan(-3.25 + 2);
@@ -191,10 +191,10 @@ class EaselTest extends WindowTest {
     @Test
     void aCropIsDrawnAnewTheWayTheDragLeads() {
         awaitStill();
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         push(KeyCode.N);
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Draw the crop anew.")));
-        drag(room.getCenterX() - 60, room.getCenterY() - 150, MouseButton.PRIMARY)
+        drag(stage.getCenterX() - 60, stage.getCenterY() - 150, MouseButton.PRIMARY)
                 .moveBy(130, 260)
                 .drop();
         waitFor(() -> crop().size().ratio() < 1);
@@ -228,7 +228,7 @@ class EaselTest extends WindowTest {
         assertThat(isSelected("#guide-thirds")).isFalse();
         clickOn("#guide-spiral");
         waitFor(() -> isSelected("#guide-spiral"));
-        interact(() -> lookup(".room").query().requestFocus());
+        interact(() -> lookup(".stage").query().requestFocus());
         push(KeyCode.T);
         press(KeyCode.CONTROL).clickOn("#guide-thirds").release(KeyCode.CONTROL);
         waitFor(() -> isSelected("#guide-thirds"));
@@ -306,15 +306,15 @@ class EaselTest extends WindowTest {
     void theSubjectIsMarkedAndPutOnACrossing() {
         dragBy("#handle-bottom_right", -320, -240);
         awaitStill();
-        Bounds room = placeOf(".room");
+        Bounds stage = placeOf(".stage");
         push(KeyCode.P);
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Click on the subject")));
-        drag(room.getCenterX() - 30, room.getCenterY() - 20, MouseButton.PRIMARY)
+        drag(stage.getCenterX() - 30, stage.getCenterY() - 20, MouseButton.PRIMARY)
                 .moveBy(60, 0)
                 .drop();
         waitFor(() -> photo().subject().isPresent()
                 && photo().subject().get().radius().isPresent());
-        rightClickOn(room.getCenterX(), room.getCenterY()).clickOn("Put the subject on the nearest crossing");
+        rightClickOn(stage.getCenterX(), stage.getCenterY()).clickOn("Put the subject on the nearest crossing");
         Point subject = photo().subject().orElseThrow().in(photo().space());
         waitFor(() -> isOnThird(crop().placeOf(subject, photo().angle())));
     }

@@ -54,9 +54,9 @@ class FirstCropTest extends WindowTest {
         assertThat(topLeft(resized).distance(topLeft(first))).isLessThan(1e-6);
 
         awaitStill();
-        Bounds room =
-                lookup(".room").query().localToScreen(lookup(".room").query().getBoundsInLocal());
-        drag(room.getCenterX(), room.getCenterY(), MouseButton.PRIMARY)
+        Bounds stage =
+                lookup(".stage").query().localToScreen(lookup(".stage").query().getBoundsInLocal());
+        drag(stage.getCenterX(), stage.getCenterY(), MouseButton.PRIMARY)
                 .moveBy(60, 30)
                 .drop();
         WaitForAsyncUtils.waitForFxEvents();
@@ -145,7 +145,7 @@ class FirstCropTest extends WindowTest {
         goToEasel("fern-0147.jpg");
         Crop before = crop();
         push(KeyCode.PLUS);
-        waitFor(() -> lookup(".room-tag").<Labeled>query().getText().startsWith("65"));
+        waitFor(() -> lookup(".stage-tag").<Labeled>query().getText().startsWith("65"));
         interact(() -> session().goTo(Optional.of("fern-0150.jpg")));
         interact(() -> session().goTo(Optional.of("fern-0147.jpg")));
         assertThat(crop().size().width()).isCloseTo(before.size().width() * 0.96, within(1e-6));

@@ -58,7 +58,7 @@ class WindowKilledTest {
             if (angle instanceof TextField field && !field.getText().isEmpty()) {
                 System.out.println(System.currentTimeMillis() + " " + field.getText());
                 KeyEvent key = new KeyEvent(KeyEvent.KEY_PRESSED, ".", ".", KeyCode.PERIOD, false, false, false, false);
-                Event.fireEvent(shell.lookup(".room"), key);
+                Event.fireEvent(shell.lookup(".stage"), key);
             }
         }
 

@@ -25,7 +25,7 @@ import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.stream.ImageOutputStream;
 import nexa.core.format.PixelSize;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.PhotoFacts;
+import nexa.imaging.facts.PhotoFacts;
 import nexa.words.Words;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;

@@ -16,11 +16,11 @@ import nexa.core.format.PixelSize;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
-import nexa.imaging.read.PhotoFacts;
-import nexa.imaging.read.PhotoKind;
-import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.ShootReading;
-import nexa.imaging.read.SourceMetadata;
+import nexa.imaging.decode.PhotoKind;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.decode.SourceMetadata;
+import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 

@@ -52,17 +52,17 @@ final class DocumentReader {
     }
 
     /** Which of the shoot's states a document holds. */
-    static ShootDocument.Stand stand(JsonNode document) throws Place.Misfit {
-        Place root = Place.root(document);
-        Optional<Place> edit = root.optional(DocumentFields.EDIT);
-        Optional<Place> continues = root.optional(DocumentFields.CONTINUES);
+    static ShootDocument.Stand stand(JsonNode document) throws JsonPlace.Misfit {
+        JsonPlace root = JsonPlace.root(document);
+        Optional<JsonPlace> edit = root.optional(DocumentFields.EDIT);
+        Optional<JsonPlace> continues = root.optional(DocumentFields.CONTINUES);
         return new ShootDocument.Stand(
                 edit.isPresent() ? edit.get().count() : 0,
                 continues.isPresent() ? continues.get().text() : Digest.NOTHING);
     }
 
-    Shoot read(JsonNode document) throws Place.Misfit {
-        Place root = Place.root(document);
+    Shoot read(JsonNode document) throws JsonPlace.Misfit {
+        JsonPlace root = JsonPlace.root(document);
         int version = root.required("nexa").whole();
         if (version != DocumentFields.VERSION) {
             throw root.required("nexa")
@@ -71,8 +71,8 @@ final class DocumentReader {
                             version,
                             DocumentFields.VERSION);
         }
-        Optional<Place> title = root.optional("title");
-        Optional<Place> order = root.optional("order");
+        Optional<JsonPlace> title = root.optional("title");
+        Optional<JsonPlace> order = root.optional("order");
         List<Format> named = formats(root);
         // There is no working without a format.
         List<Format> formats = named.isEmpty() ? StandardFormats.list() : named;
@@ -80,7 +80,7 @@ final class DocumentReader {
         formats.forEach(format -> ids.add(format.id()));
         List<Photo> photos = new ArrayList<>();
         Map<String, Photo> known = new HashMap<>();
-        for (Place place : listOf(root, "photos")) {
+        for (JsonPlace place : listOf(root, "photos")) {
             Photo photo = photo(place, ids);
             if (known.put(photo.file(), photo) != null) {
                 throw place.misfitAt("file", "misfit.listedTwice", photo.file());
@@ -94,12 +94,12 @@ final class DocumentReader {
         return root.make(() -> Shoot.of(name, ordered, formats, photos));
     }
 
-    /** @throws Place.Misfit if a value is not one of a line of the journal */
-    void checkChange(JsonNode line) throws Place.Misfit {
-        Place root = Place.root(line).object();
+    /** @throws JsonPlace.Misfit if a value is not one of a line of the journal */
+    void checkChange(JsonNode line) throws JsonPlace.Misfit {
+        JsonPlace root = JsonPlace.root(line).object();
         Set<String> ids = new HashSet<>();
         formats(root).forEach(format -> ids.add(format.id()));
-        for (Place photo : root.required("photos").list()) {
+        for (JsonPlace photo : root.required("photos").list()) {
             photo(photo, ids);
         }
         if (root.has(DocumentFields.EDIT)) {
@@ -108,10 +108,10 @@ final class DocumentReader {
         }
     }
 
-    private static List<Format> formats(Place root) throws Place.Misfit {
+    private static List<Format> formats(JsonPlace root) throws JsonPlace.Misfit {
         List<Format> formats = new ArrayList<>();
         Set<String> ids = new HashSet<>();
-        for (Place place : listOf(root, "formats")) {
+        for (JsonPlace place : listOf(root, "formats")) {
             Format format = format(place);
             if (!ids.add(format.id())) {
                 throw place.misfitAt("id", "misfit.usedTwice", format.id());
@@ -121,7 +121,7 @@ final class DocumentReader {
         return formats;
     }
 
-    private static void checkLeads(Place root, List<Format> formats, Map<String, Photo> photos) throws Place.Misfit {
+    private static void checkLeads(JsonPlace root, List<Format> formats, Map<String, Photo> photos) throws JsonPlace.Misfit {
         for (int i = 0; i < formats.size(); i++) {
             Format format = formats.get(i);
             for (Map.Entry<Orientation, String> lead : format.leads().entrySet()) {
@@ -138,7 +138,7 @@ final class DocumentReader {
         }
     }
 
-    private static void checkFollowers(Place root, List<Format> formats, List<Photo> photos) throws Place.Misfit {
+    private static void checkFollowers(JsonPlace root, List<Format> formats, List<Photo> photos) throws JsonPlace.Misfit {
         for (Format format : formats) {
             for (int i = 0; i < photos.size() && format.leads().isEmpty(); i++) {
                 if (photos.get(i).entry(format.id()).placement() instanceof Placement.Follow) {
@@ -148,28 +148,28 @@ final class DocumentReader {
         }
     }
 
-    private static List<Place> listOf(Place place, String name) throws Place.Misfit {
-        Optional<Place> list = place.optional(name);
+    private static List<JsonPlace> listOf(JsonPlace place, String name) throws JsonPlace.Misfit {
+        Optional<JsonPlace> list = place.optional(name);
         return list.isPresent() ? list.get().list() : List.of();
     }
 
-    private static Format format(Place place) throws Place.Misfit {
+    private static Format format(JsonPlace place) throws JsonPlace.Misfit {
         String id = place.required("id").text();
         String name = place.required("name").text();
         Ratio ratio = place.required("ratio").as(Ratio::parse);
-        Optional<Place> turn = place.optional("turn");
+        Optional<JsonPlace> turn = place.optional("turn");
         FormatTurn turned = turn.isPresent() ? turn.get().oneOf(FormatTurn.class) : FormatTurn.PHOTO;
-        Optional<Place> size = place.optional("size");
+        Optional<JsonPlace> size = place.optional("size");
         OutputSize output = size.isPresent() ? size(size.get()) : new OutputSize.AsCropped();
         Map<Orientation, String> leads = leads(place.optional("leads"));
         Format.Tolerance tolerance = tolerance(place.optional("tolerance"));
-        Optional<Place> goes = place.optional("goes");
+        Optional<JsonPlace> goes = place.optional("goes");
         Going going = goes.isPresent() ? going(goes.get()) : Going.GOES;
         FileSpec file = file(place.optional("file"), id);
         return place.make(() -> new Format(id, name, ratio, turned, output, leads, tolerance, going, file));
     }
 
-    private static Going going(Place place) throws Place.Misfit {
+    private static Going going(JsonPlace place) throws JsonPlace.Misfit {
         if (place.says(DocumentFields.WAITS)) {
             return Going.WAITS;
         }
@@ -179,7 +179,7 @@ final class DocumentReader {
         return place.flag() ? Going.GOES : Going.STAYS;
     }
 
-    private static OutputSize size(Place place) throws Place.Misfit {
+    private static OutputSize size(JsonPlace place) throws JsonPlace.Misfit {
         String unit = place.required("unit").text();
         if (unit.equals("px")) {
             if (place.has("longEdge")) {
@@ -200,12 +200,12 @@ final class DocumentReader {
         return place.make(() -> new OutputSize.Print(width, height, length, ppi));
     }
 
-    private static Map<Orientation, String> leads(Optional<Place> place) throws Place.Misfit {
+    private static Map<Orientation, String> leads(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         if (place.isPresent()) {
             for (Orientation orientation : Orientation.values()) {
                 String key = orientation == Orientation.WIDE ? "wide" : "tall";
-                Optional<Place> lead = place.get().optional(key);
+                Optional<JsonPlace> lead = place.get().optional(key);
                 if (lead.isPresent()) {
                     leads.put(orientation, lead.get().text());
                 }
@@ -214,7 +214,7 @@ final class DocumentReader {
         return leads;
     }
 
-    private static Format.Tolerance tolerance(Optional<Place> place) throws Place.Misfit {
+    private static Format.Tolerance tolerance(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return Format.Tolerance.USUAL;
         }
@@ -223,35 +223,35 @@ final class DocumentReader {
         return place.get().make(() -> new Format.Tolerance(tightness, position));
     }
 
-    private static double number(Place place, String name, double usual) throws Place.Misfit {
-        Optional<Place> number = place.optional(name);
+    private static double number(JsonPlace place, String name, double usual) throws JsonPlace.Misfit {
+        Optional<JsonPlace> number = place.optional(name);
         return number.isPresent() ? number.get().number() : usual;
     }
 
-    private static FileSpec file(Optional<Place> place, String id) throws Place.Misfit {
+    private static FileSpec file(Optional<JsonPlace> place, String id) throws JsonPlace.Misfit {
         FileSpec usual = FileSpec.usual(NamePattern.clean(id));
         if (place.isEmpty()) {
             return usual;
         }
-        Place file = place.get();
-        Optional<Place> type = file.optional("type");
+        JsonPlace file = place.get();
+        Optional<JsonPlace> type = file.optional("type");
         FileSpec.Type kind = type.isPresent() ? type.get().oneOf(FileSpec.Type.class) : usual.type();
-        Optional<Place> quality = file.optional("quality");
+        Optional<JsonPlace> quality = file.optional("quality");
         int percent = quality.isPresent() ? quality.get().whole() : usual.quality();
-        Optional<Place> colour = file.optional("colour");
+        Optional<JsonPlace> colour = file.optional("colour");
         FileSpec.Colour colours = colour.isPresent() ? colour.get().oneOf(FileSpec.Colour.class) : usual.colour();
-        Optional<Place> folder = file.optional("folder");
+        Optional<JsonPlace> folder = file.optional("folder");
         String into = folder.isPresent() ? folder.get().text() : usual.folder();
-        Optional<Place> name = file.optional("name");
+        Optional<JsonPlace> name = file.optional("name");
         String pattern = name.isPresent() ? name.get().text() : usual.name();
         FileSpec.Sampling sampling = sampling(file.optional("sampling"), usual.sampling());
         FileSpec.Depth depth = depth(file.optional("depth"), usual.depth());
-        Optional<Place> enlarge = file.optional("enlarge");
+        Optional<JsonPlace> enlarge = file.optional("enlarge");
         boolean enlarges = enlarge.isEmpty() || enlarge.get().flag();
         return file.make(() -> new FileSpec(kind, percent, sampling, depth, colours, enlarges, into, pattern));
     }
 
-    private static FileSpec.Sampling sampling(Optional<Place> place, FileSpec.Sampling usual) throws Place.Misfit {
+    private static FileSpec.Sampling sampling(Optional<JsonPlace> place, FileSpec.Sampling usual) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return usual;
         }
@@ -263,7 +263,7 @@ final class DocumentReader {
         };
     }
 
-    private static FileSpec.Depth depth(Optional<Place> place, FileSpec.Depth usual) throws Place.Misfit {
+    private static FileSpec.Depth depth(Optional<JsonPlace> place, FileSpec.Depth usual) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return usual;
         }
@@ -274,25 +274,25 @@ final class DocumentReader {
         };
     }
 
-    private static Photo photo(Place place, Set<String> formats) throws Place.Misfit {
-        Place named = place.required("file");
+    private static Photo photo(JsonPlace place, Set<String> formats) throws JsonPlace.Misfit {
+        JsonPlace named = place.required("file");
         String file = named.text();
         if (!isInside(file)) {
             throw named.misfit("misfit.outside", file);
         }
         Photo photo = named.make(() -> Photo.untouched(file));
         Optional<PixelSize> pixels = Optional.empty();
-        Optional<Place> sides = place.optional("pixels");
+        Optional<JsonPlace> sides = place.optional("pixels");
         if (sides.isPresent()) {
-            List<Place> pair = sides.get().list(2);
+            List<JsonPlace> pair = sides.get().list(2);
             int width = pair.get(0).whole();
             int height = pair.get(1).whole();
             pixels = Optional.of(sides.get().make(() -> new PixelSize(width, height)));
         }
-        Optional<Place> mark = place.optional("mark");
-        Optional<Place> subject = place.optional("subject");
+        Optional<JsonPlace> mark = place.optional("mark");
+        Optional<JsonPlace> subject = place.optional("subject");
         Map<String, CropEntry> crops = new LinkedHashMap<>();
-        Optional<Place> entries = place.optional("crops");
+        Optional<JsonPlace> entries = place.optional("crops");
         if (entries.isPresent()) {
             for (String format : entries.get().names()) {
                 if (formats.contains(format)) {
@@ -312,7 +312,7 @@ final class DocumentReader {
                 crops);
     }
 
-    private static Optional<FileIdentity> identity(Optional<Place> place) throws Place.Misfit {
+    private static Optional<FileIdentity> identity(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return Optional.empty();
         }
@@ -335,32 +335,32 @@ final class DocumentReader {
         return file.indexOf('\0') < 0;
     }
 
-    private static Subject subject(Place place) throws Place.Misfit {
+    private static Subject subject(JsonPlace place) throws JsonPlace.Misfit {
         Point at = point(place.required("at"));
-        Optional<Place> radius = place.optional("radius");
+        Optional<JsonPlace> radius = place.optional("radius");
         OptionalDouble share =
                 radius.isPresent() ? OptionalDouble.of(radius.get().number()) : OptionalDouble.empty();
         return place.make(() -> new Subject(at, share));
     }
 
-    private static Point point(Place place) throws Place.Misfit {
-        List<Place> pair = place.list(2);
+    private static Point point(JsonPlace place) throws JsonPlace.Misfit {
+        List<JsonPlace> pair = place.list(2);
         double x = pair.get(0).number();
         double y = pair.get(1).number();
         return new Point(x, y);
     }
 
-    private static CropEntry crop(Place place) throws Place.Misfit {
-        Optional<Place> turn = place.optional("turn");
+    private static CropEntry crop(JsonPlace place) throws JsonPlace.Misfit {
+        Optional<JsonPlace> turn = place.optional("turn");
         Optional<Orientation> lying =
                 turn.isPresent() ? Optional.of(turn.get().oneOf(Orientation.class)) : Optional.empty();
-        Optional<Place> done = place.optional("done");
+        Optional<JsonPlace> done = place.optional("done");
         boolean isDone = done.isPresent() && done.get().flag();
         return new CropEntry(placement(place), lying, isDone);
     }
 
-    private static Placement placement(Place place) throws Place.Misfit {
-        Optional<Place> state = place.optional("state");
+    private static Placement placement(JsonPlace place) throws JsonPlace.Misfit {
+        Optional<JsonPlace> state = place.optional("state");
         if (state.isEmpty()) {
             if (place.has("centre") || place.has("size") || place.has("tune") || place.has("carry")) {
                 throw place.misfit("misfit.lacks", "state");
@@ -371,8 +371,8 @@ final class DocumentReader {
             return new Placement.Own(wish(place));
         }
         Optional<Wish> own = place.has("centre") || place.has("size") ? Optional.of(wish(place)) : Optional.empty();
-        Optional<Place> tune = place.optional("tune");
-        Optional<Place> accepted = place.optional("accepted");
+        Optional<JsonPlace> tune = place.optional("tune");
+        Optional<JsonPlace> accepted = place.optional("accepted");
         return new Placement.Follow(
                 tune.isPresent() ? tune(tune.get()) : Tune.NONE,
                 carry(place.optional("carry")),
@@ -380,27 +380,27 @@ final class DocumentReader {
                 accepted.isPresent() && accepted.get().flag());
     }
 
-    private static Wish wish(Place place) throws Place.Misfit {
-        Place centre = place.required("centre");
+    private static Wish wish(JsonPlace place) throws JsonPlace.Misfit {
+        JsonPlace centre = place.required("centre");
         Point at = point(centre);
-        Place size = place.required("size");
+        JsonPlace size = place.required("size");
         Point sides = point(size);
         return place.make(() -> new Wish(at, new Size(sides.x(), sides.y())));
     }
 
-    private static Tune tune(Place place) throws Place.Misfit {
+    private static Tune tune(JsonPlace place) throws JsonPlace.Misfit {
         double dx = number(place, "dx", 0);
         double dy = number(place, "dy", 0);
         double zoom = number(place, "zoom", 1);
         return place.make(() -> new Tune(dx, dy, zoom));
     }
 
-    private static Set<Carry> carry(Optional<Place> place) throws Place.Misfit {
+    private static Set<Carry> carry(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return EnumSet.allOf(Carry.class);
         }
         Set<Carry> carry = EnumSet.noneOf(Carry.class);
-        for (Place one : place.get().list()) {
+        for (JsonPlace one : place.get().list()) {
             carry.add(one.oneOf(Carry.class));
         }
         return carry;

@@ -118,7 +118,7 @@ final class Journal {
             JsonNode node = JSON.readTree(text);
             new DocumentReader("").checkChange(node);
             return Optional.of(Line.of(node));
-        } catch (IOException | Place.Misfit e) {
+        } catch (IOException | JsonPlace.Misfit e) {
             return Optional.empty();
         }
     }

@@ -71,7 +71,7 @@ record KeptAside(Path file, ShootDocument document) {
             Journal.replay(newer, tree);
             disk.replace(file, ShootDocument.of(tree, folderName).bytes());
             return true;
-        } catch (IOException | Place.Misfit e) {
+        } catch (IOException | JsonPlace.Misfit e) {
             return false;
         }
     }

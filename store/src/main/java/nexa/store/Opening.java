@@ -210,7 +210,7 @@ final class Opening {
         try {
             return Optional.of(ShootDocument.of(tree, folderName)
                     .with(new ShootDocument.Stand(edit, present.stand().continues())));
-        } catch (Place.Misfit e) {
+        } catch (JsonPlace.Misfit e) {
             return Optional.empty();
         }
     }

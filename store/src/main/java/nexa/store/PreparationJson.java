@@ -30,13 +30,13 @@ final class PreparationJson {
         }
     }
 
-    static Preparation read(Place photo) throws Place.Misfit {
-        Optional<Place> mirror = photo.optional(MIRROR);
+    static Preparation read(JsonPlace photo) throws JsonPlace.Misfit {
+        Optional<JsonPlace> mirror = photo.optional(MIRROR);
         return new Preparation(
                 turn(photo.optional(TURN)), mirror.isPresent() && mirror.get().flag(), angle(photo.optional(ANGLE)));
     }
 
-    private static QuarterTurn turn(Optional<Place> place) throws Place.Misfit {
+    private static QuarterTurn turn(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return QuarterTurn.NONE;
         }
@@ -44,7 +44,7 @@ final class PreparationJson {
         return place.get().make(() -> QuarterTurn.of(degrees));
     }
 
-    private static Angle angle(Optional<Place> place) throws Place.Misfit {
+    private static Angle angle(Optional<JsonPlace> place) throws JsonPlace.Misfit {
         if (place.isEmpty()) {
             return Angle.NONE;
         }

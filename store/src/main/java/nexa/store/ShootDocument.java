@@ -93,7 +93,7 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
                             : Message.of("document.notJsonAt", where.getLineNr(), where.getColumnNr()));
         } catch (IOException e) {
             throw ShootProblem.unreadable(file, e);
-        } catch (Place.Misfit e) {
+        } catch (JsonPlace.Misfit e) {
             throw ShootProblem.inDocument(file, e.told());
         }
     }
@@ -140,7 +140,7 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
     }
 
     /** The document that a tree says, whether it was read or made by laying edits over one. */
-    static ShootDocument of(JsonNode tree, String folderName) throws Place.Misfit {
+    static ShootDocument of(JsonNode tree, String folderName) throws JsonPlace.Misfit {
         return new ShootDocument(new DocumentReader(folderName).read(tree), tree, DocumentReader.stand(tree));
     }
 

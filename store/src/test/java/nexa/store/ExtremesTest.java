@@ -14,7 +14,7 @@ import java.util.Random;
 import nexa.core.format.Format;
 import nexa.core.geometry.Point;
 import nexa.core.series.Crops;
-import nexa.core.series.Look;
+import nexa.core.series.NeedsLook;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -111,6 +111,6 @@ class ExtremesTest {
         }
         assertThat(crop.kept()).as(text).isPositive();
         assertThat(crop.output().width()).as(text).isPositive();
-        assertThat(Look.of(crops, crop)).as(text).isNotNull();
+        assertThat(NeedsLook.of(crops, crop)).as(text).isNotNull();
     }
 }

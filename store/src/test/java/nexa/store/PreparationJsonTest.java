@@ -19,7 +19,7 @@ class PreparationJsonTest {
     @Test
     void allOfItIsReadAndWrittenAgain() throws Exception {
         ObjectNode json = (ObjectNode) new ObjectMapper().readTree(ALL);
-        Preparation read = PreparationJson.read(Place.root(json));
+        Preparation read = PreparationJson.read(JsonPlace.root(json));
         for (RecordComponent part : Preparation.class.getRecordComponents()) {
             assertThat(part.getAccessor().invoke(read))
                     .as(part.getName())
@@ -39,6 +39,6 @@ class PreparationJsonTest {
         ObjectNode written = JsonNodeFactory.instance.objectNode();
         PreparationJson.write(Preparation.NONE, written);
         assertThat(written).isEmpty();
-        assertThat(PreparationJson.read(Place.root(written))).isEqualTo(Preparation.NONE);
+        assertThat(PreparationJson.read(JsonPlace.root(written))).isEqualTo(Preparation.NONE);
     }
 }

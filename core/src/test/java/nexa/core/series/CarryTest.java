@@ -162,13 +162,13 @@ class CarryTest {
                         .withAngle(lead.angle())
                         .withSubject(lead.subject()));
         Shoot carried = all(false).to(same, List.of("5.jpg")).shoot();
-        Step step = step(carried, "5.jpg");
+        StepFromLead step = step(carried, "5.jpg");
         assertThat(step.distance()).isLessThan(1e-6);
         assertThat(step.isOut()).isFalse();
 
         Crop now = crop(carried, "5.jpg").crop();
         Crop tighter = now.withSize(now.size().times(0.8));
-        Step out = step(new Adjust(carried, "5.jpg", "page").to(tighter), "5.jpg");
+        StepFromLead out = step(new Adjust(carried, "5.jpg", "page").to(tighter), "5.jpg");
         assertThat(out.tightness()).isCloseTo(0.25, within(1e-6));
         assertThat(out.isOut()).isTrue();
 
@@ -176,8 +176,8 @@ class CarryTest {
         assertThat(step(back, "5.jpg").isOut()).isFalse();
     }
 
-    private static Step step(Shoot shoot, String file) {
-        return Step.of(new Crops(shoot), shoot.photo(file), shoot.format("page"))
+    private static StepFromLead step(Shoot shoot, String file) {
+        return StepFromLead.of(new Crops(shoot), shoot.photo(file), shoot.format("page"))
                 .orElseThrow();
     }
 
@@ -204,10 +204,10 @@ class CarryTest {
                         "0.jpg",
                         photo -> photo.withAngle(Angle.NONE)
                                 .withSubject(Optional.of(new Subject(new Point(0.1, 0.5), OptionalDouble.of(0.1)))));
-        assertThat(Look.of(new Crops(shoot), crop(shoot, "0.jpg"))).contains(Look.SUBJECT_CUT);
+        assertThat(NeedsLook.of(new Crops(shoot), crop(shoot, "0.jpg"))).contains(NeedsLook.SUBJECT_CUT);
         Shoot inside = shoot.with(
                 "0.jpg",
                 photo -> photo.withSubject(Optional.of(new Subject(new Point(0.5, 0.5), OptionalDouble.of(0.1)))));
-        assertThat(Look.of(new Crops(inside), crop(inside, "0.jpg"))).doesNotContain(Look.SUBJECT_CUT);
+        assertThat(NeedsLook.of(new Crops(inside), crop(inside, "0.jpg"))).doesNotContain(NeedsLook.SUBJECT_CUT);
     }
 }

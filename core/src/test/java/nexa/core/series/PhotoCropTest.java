@@ -105,7 +105,7 @@ class PhotoCropTest {
         Shoot carried = new CarryAcross("lead.jpg", "page", Set.of(Carry.values()), false, false)
                 .to(led, List.of("other.jpg"))
                 .shoot();
-        Step inStep = step(carried, "other.jpg");
+        StepFromLead inStep = step(carried, "other.jpg");
         assertThat(inStep.bySubject()).isTrue();
         assertThat(inStep.distance()).isCloseTo(0, within(1e-9));
 
@@ -113,13 +113,13 @@ class PhotoCropTest {
                 .of(carried.photo("other.jpg"), carried.format("page"))
                 .crop();
         Crop moved = nudged.withCentre(nudged.centre().plus(new Point(0, -160)));
-        Step off = step(new Adjust(carried, "other.jpg", "page").to(moved), "other.jpg");
+        StepFromLead off = step(new Adjust(carried, "other.jpg", "page").to(moved), "other.jpg");
         assertThat(off.off().y()).as("the subject lies lower in the crop").isCloseTo(160 / 1200.0, within(1e-9));
         assertThat(off.isOut()).isTrue();
 
         Shoot unmarked = carried.with("other.jpg", photo -> photo.withSubject(Optional.empty()));
         assertThat(step(unmarked, "other.jpg").bySubject()).isFalse();
-        assertThat(Step.of(new Crops(carried), carried.photo("lead.jpg"), carried.format("page")))
+        assertThat(StepFromLead.of(new Crops(carried), carried.photo("lead.jpg"), carried.format("page")))
                 .as("a lead is measured against nobody")
                 .isEmpty();
     }
@@ -128,8 +128,8 @@ class PhotoCropTest {
         return Optional.of(new Subject(new Point(x, y), OptionalDouble.of(radius)));
     }
 
-    private static Step step(Shoot shoot, String file) {
-        return Step.of(new Crops(shoot), shoot.photo(file), shoot.format("page"))
+    private static StepFromLead step(Shoot shoot, String file) {
+        return StepFromLead.of(new Crops(shoot), shoot.photo(file), shoot.format("page"))
                 .orElseThrow();
     }
 }

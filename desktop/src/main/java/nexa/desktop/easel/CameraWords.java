@@ -2,10 +2,10 @@ package nexa.desktop.easel;
 
 import java.util.ArrayList;
 import java.util.List;
-import nexa.desktop.shell.Words;
-import nexa.imaging.read.CameraData;
-import nexa.imaging.read.CaptureTime;
-import nexa.imaging.read.PhotoFacts;
+import nexa.desktop.parts.Words;
+import nexa.imaging.facts.CameraData;
+import nexa.imaging.facts.CaptureTime;
+import nexa.imaging.facts.PhotoFacts;
 
 /** How a photo was taken, in two short lines. */
 final class CameraWords {

@@ -23,7 +23,7 @@ final class DragTool {
         }
     }
 
-    /** What is drawn; places are in the room. */
+    /** What is drawn; places are in the stage. */
     interface Use {
         void during(Point from, Point to, Held held);
 

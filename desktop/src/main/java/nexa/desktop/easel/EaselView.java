@@ -32,16 +32,30 @@ import nexa.core.series.Reorient;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.desktop.desk.AroundSection;
+import nexa.desktop.desk.CropSection;
+import nexa.desktop.desk.Desk;
+import nexa.desktop.desk.EaselSettings;
+import nexa.desktop.desk.GuideSection;
+import nexa.desktop.desk.GuideShow;
+import nexa.desktop.desk.LevelSection;
+import nexa.desktop.desk.PrintHelp;
+import nexa.desktop.desk.StartKind;
+import nexa.desktop.desk.StepSection;
+import nexa.desktop.desk.Vernier;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.View;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.Standing;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.View;
-import nexa.desktop.shell.Words;
-import nexa.imaging.read.PhotoFacts;
-import nexa.imaging.read.PhotoProblem;
+import nexa.desktop.stage.MatKind;
+import nexa.desktop.stage.PhotoLayer;
+import nexa.desktop.stage.PhotoStage;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFacts;
 import nexa.store.KeptFormats;
 import nexa.store.Preferences;
 
@@ -51,17 +65,17 @@ public final class EaselView extends View {
     private static final double BELOW_TOP = 12;
     private static final double BY_POINTER = 18;
     private static final double BELOW_REASON = 44;
-    /** How far the bar of the traced lines is from the edges of the room. */
+    /** How far the bar of the traced lines is from the edges of the stage. */
     private static final double BAR_FROM_EDGE = 44;
-    /** Room for the longest hint beside the pointer. */
+    /** PhotoStage for the longest hint beside the pointer. */
     private static final double HINT_ROOM = 300;
 
     private final ShootSession session;
     private final EaselSettings settings;
     private final Overlays overlays;
     private final Consumer<String> messages;
-    private final Room room;
-    private final Hand hand;
+    private final PhotoStage stage;
+    private final CropGestures hand;
     private final Tools tools;
     private final Desk desk;
     private final StepSection step;
@@ -70,7 +84,7 @@ public final class EaselView extends View {
     private final Label photoState = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
     private final HBox photoTag = new HBox(8, photoName, photoState, camera);
-    private final Label hint = Parts.label("", "room-hint");
+    private final Label hint = Parts.label("", "stage-hint");
     private final TraceBar traceBar;
     private final Button again;
     private final FormatsColumn formats;
@@ -94,13 +108,13 @@ public final class EaselView extends View {
         this.settings = new EaselSettings(preferences);
         this.overlays = overlays;
         this.messages = messages;
-        this.room = new Room(session.pictures(), this::listenToHandle);
-        this.hand = new Hand(session, room, this::draftChanged, this::gestureEnded);
+        this.stage = new PhotoStage(session.pictures(), this::listenToHandle);
+        this.hand = new CropGestures(session, stage, this::draftChanged, this::gestureEnded);
         this.actions = new PhotoActions(session, overlays, this::letGoOfAll);
         this.step = new StepSection(actions);
         this.again = Parts.button("again.read", actions::readAgain);
         this.traceBar = new TraceBar(new Traced());
-        this.tools = new Tools(session, room, hand, this::hint, this::showTrace);
+        this.tools = new Tools(session, stage, hand, this::hint, this::showTrace);
         this.desk = new Desk(
                 new LevelSection(new Levelling()),
                 new GuideSection(settings, () -> session.shoot().formats()),
@@ -111,15 +125,15 @@ public final class EaselView extends View {
         node.setTop(proofs.node());
         node.setLeft(formats.node());
         node.setCenter(work());
-        hand.listenTo(room);
-        room.overlay().onPhoto().onLaid(this::placeTraceBar);
+        hand.listenTo(stage);
+        stage.overlay().onPhoto().onLaid(this::placeTraceBar);
         ContextMenu menu = new ContextMenu();
-        room.setOnContextMenuRequested(event -> {
+        stage.setOnContextMenuRequested(event -> {
             menu.getItems().setAll(offers());
-            menu.show(room, event.getScreenX(), event.getScreenY());
+            menu.show(stage, event.getScreenX(), event.getScreenY());
         });
         listen();
-        room.setHoldsPhoto(settings.holdsPhoto.get());
+        stage.setHoldsPhoto(settings.holdsPhoto.get());
         showMat();
         showGuides();
         showSurround();
@@ -139,7 +153,7 @@ public final class EaselView extends View {
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
-        StackPane place = new StackPane(room, photoTag, hint, traceBar, again);
+        StackPane place = new StackPane(stage, photoTag, hint, traceBar, again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(desk.node());
@@ -165,7 +179,7 @@ public final class EaselView extends View {
         subscriptions.listen(settings.surround, this::showSurround);
         subscriptions.listen(settings.holdsPhoto, () -> {
             hand.finish();
-            room.setHoldsPhoto(settings.holdsPhoto.get());
+            stage.setHoldsPhoto(settings.holdsPhoto.get());
         });
     }
 
@@ -180,7 +194,7 @@ public final class EaselView extends View {
         refresh();
         formats.refresh();
         proofs.showCurrent();
-        room.requestFocus();
+        stage.requestFocus();
     }
 
     /** Whatever led to another photo or format: what the hand was still at belongs to the one before, and is kept. */
@@ -199,14 +213,14 @@ public final class EaselView extends View {
         }
         Optional<PhotoCrop> crop = session.crop();
         if (crop.isPresent()) {
-            room.show(crop.get());
-            room.overlay().onPhoto().show(spot(crop.get().photo()));
+            stage.show(crop.get());
+            stage.overlay().onPhoto().show(spot(crop.get().photo()));
             desk.show(crop.get());
             step.show(session.shoot(), crop.get(), session.step(crop.get().photo(), session.format()));
             photoState.setText(Words.get(crop.get().isDone() ? "state.done" : "state.notDone"));
             readAhead();
         } else {
-            room.showNothing(whyNothing());
+            stage.showNothing(whyNothing());
             desk.clear();
             step.clear();
             photoState.setText("");
@@ -258,7 +272,7 @@ public final class EaselView extends View {
         int here = session.photo().map(photos::indexOf).orElse(-1);
         for (int next : new int[] {here - 1, here + 1}) {
             if (next >= 0 && next < photos.size() && session.isReady(photos.get(next))) {
-                room.prepare(session.crop(photos.get(next), session.format()));
+                stage.prepare(session.crop(photos.get(next), session.format()));
             }
         }
     }
@@ -285,7 +299,7 @@ public final class EaselView extends View {
             return;
         }
         traceBar.applyCss();
-        StackPane.setAlignment(traceBar, room.overlay().onPhoto().clearest(traceBar, BAR_FROM_EDGE));
+        StackPane.setAlignment(traceBar, stage.overlay().onPhoto().clearest(traceBar, BAR_FROM_EDGE));
     }
 
     /** Says something by the pointer while it draws, else above the picture. */
@@ -294,35 +308,35 @@ public final class EaselView extends View {
         hint.setVisible(!words.isEmpty());
         boolean isByPointer = hand != null && hand.isDrawing();
         StackPane.setAlignment(hint, isByPointer ? Pos.TOP_LEFT : Pos.TOP_CENTER);
-        hint.setTranslateX(isByPointer ? Math.min(hand.pointer().x() + BY_POINTER, room.getWidth() - HINT_ROOM) : 0);
+        hint.setTranslateX(isByPointer ? Math.min(hand.pointer().x() + BY_POINTER, stage.getWidth() - HINT_ROOM) : 0);
         hint.setTranslateY(
-                isByPointer ? Math.min(hand.pointer().y() + BY_POINTER, room.getHeight() - 2 * BY_POINTER) : BELOW_TOP);
+                isByPointer ? Math.min(hand.pointer().y() + BY_POINTER, stage.getHeight() - 2 * BY_POINTER) : BELOW_TOP);
         desk.level().markTracing(tools != null && tools.inHand().equals(Optional.of(Tools.Tool.TRACE)));
     }
 
     private void showMat() {
-        room.overlay().setMat(isBare ? MatKind.NONE : settings.mat.get(), settings.strength.get() / 100.0);
+        stage.overlay().setMat(isBare ? MatKind.NONE : settings.mat.get(), settings.strength.get() / 100.0);
     }
 
     private void showSurround() {
-        room.getStyleClass().removeIf(style -> style.startsWith("surround-"));
-        room.getStyleClass().add("surround-" + settings.surround.get().name().toLowerCase(Locale.ROOT));
+        stage.getStyleClass().removeIf(style -> style.startsWith("surround-"));
+        stage.getStyleClass().add("surround-" + settings.surround.get().name().toLowerCase(Locale.ROOT));
     }
 
     /** While the photo turns, a fine grid; else what is chosen, if it is to be seen now. */
     private void showGuides() {
         desk.guides().refresh();
         if (hand.isTurning()) {
-            room.overlay().guides().show(List.of(GuideKind.GRID.laid(Way.UNTURNED, FINE_LINES)), List.of());
-            room.overlay().guides().setFine(true);
+            stage.overlay().guides().show(List.of(GuideKind.GRID.laid(Way.UNTURNED, FINE_LINES)), List.of());
+            stage.overlay().guides().setFine(true);
             return;
         }
-        room.overlay().guides().setFine(false);
+        stage.overlay().guides().setFine(false);
         GuideShow show = settings.show.get();
         boolean isSeen = show == GuideShow.STEADY || show == GuideShow.MOVING && hand.isBusy();
         List<Guide> guides = isSeen ? settings.guides() : List.of();
         boolean hasOutlines = isSeen && settings.isShown(GuideKind.OUTLINES);
-        room.overlay().guides().show(guides, hasOutlines ? outlines() : List.of());
+        stage.overlay().guides().show(guides, hasOutlines ? outlines() : List.of());
     }
 
     /** The shoot's other formats, and the papers chosen. */
@@ -347,7 +361,7 @@ public final class EaselView extends View {
     }
 
     /** What the desk's level part asks for. */
-    private final class Levelling implements LevelSection.Doors {
+    private final class Levelling implements LevelSection.Actions {
         @Override
         public void turned(double degrees, boolean isHeld) {
             tools.tracing().clear();
@@ -362,7 +376,7 @@ public final class EaselView extends View {
         @Override
         public void trace(boolean isOn) {
             tools.take(Tools.Tool.TRACE);
-            room.requestFocus();
+            stage.requestFocus();
         }
 
         @Override
@@ -382,7 +396,7 @@ public final class EaselView extends View {
     }
 
     /** What the desk's numbers ask for. */
-    private final class Numbers implements CropSection.Doors {
+    private final class Numbers implements CropSection.Actions {
         @Override
         public void typed(TypedCrop.Field field, double pixels) {
             hand.finish();
@@ -392,7 +406,7 @@ public final class EaselView extends View {
                 hand.commit(Edit.Kind.TYPE, typed.crop());
                 hint(typed.isLimited() ? Words.get("desk.limited") : "");
             });
-            room.requestFocus();
+            stage.requestFocus();
         }
 
         @Override
@@ -408,7 +422,7 @@ public final class EaselView extends View {
     }
 
     /** What the traced lines' bar asks for. */
-    private final class Traced implements TraceBar.Doors {
+    private final class Traced implements TraceBar.Actions {
         @Override
         public void remove(int index) {
             tools.tracing().remove(index);
@@ -428,7 +442,7 @@ public final class EaselView extends View {
         public void forget() {
             tools.tracing().clear();
             hint("");
-            room.requestFocus();
+            stage.requestFocus();
         }
     }
 
@@ -544,10 +558,10 @@ public final class EaselView extends View {
             case Q -> settings.holdsPhoto.set(!settings.holdsPhoto.get());
             case DIGIT0, NUMPAD0 -> {
                 hand.finish();
-                room.toggleZoom(hand.pointer());
+                stage.toggleZoom(hand.pointer());
             }
             case B -> showBare(true);
-            case U -> room.setUncropped(true);
+            case U -> stage.setUncropped(true);
             case SPACE -> hand.setMovesView(true);
             case ESCAPE -> {
                 tools.putDown();
@@ -565,7 +579,7 @@ public final class EaselView extends View {
     public boolean released(KeyEvent key) {
         switch (key.getCode()) {
             case B -> showBare(false);
-            case U -> room.setUncropped(false);
+            case U -> stage.setUncropped(false);
             case SPACE -> hand.setMovesView(false);
             default -> {
                 return false;
@@ -576,9 +590,9 @@ public final class EaselView extends View {
 
     private void showBare(boolean bare) {
         isBare = bare;
-        room.overlay().setTools(!bare);
+        stage.overlay().setTools(!bare);
         showMat();
-        room.setBare(bare);
+        stage.setBare(bare);
     }
 
     @Override
@@ -592,6 +606,6 @@ public final class EaselView extends View {
         super.dispose();
         formats.dispose();
         proofs.dispose();
-        room.dispose();
+        stage.dispose();
     }
 }

@@ -22,14 +22,14 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.formats.AddFormat;
 import nexa.desktop.formats.FormatEditor;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Subscriptions;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Subscriptions;
-import nexa.desktop.shell.TextSize;
-import nexa.desktop.shell.Words;
 import nexa.store.KeptFormats;
 
 /** The formats, each with this photo's own crop in it, and which way the crop lies. */

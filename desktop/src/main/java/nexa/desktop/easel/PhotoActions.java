@@ -12,12 +12,14 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.desk.StartKind;
+import nexa.desktop.desk.StepSection;
+import nexa.desktop.parts.Overlays;
 import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Overlays;
 
 /** What is done to the photo worked on at once, without a drag; each is one edit. */
-final class PhotoActions implements StepSection.Doors {
+final class PhotoActions implements StepSection.Actions {
     private final ShootSession session;
     private final Overlays overlays;
     private final Runnable first;

@@ -15,12 +15,12 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Subscriptions;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Subscriptions;
-import nexa.desktop.shell.TextSize;
-import nexa.desktop.shell.Words;
 
 /** The crops of the run as they will look, all at one height. A click goes to the photo. */
 final class ProofStrip {

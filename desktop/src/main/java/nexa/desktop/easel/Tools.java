@@ -14,8 +14,11 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Words;
+import nexa.desktop.stage.PhotoLayer;
+import nexa.desktop.stage.PhotoStage;
+import nexa.desktop.stage.Projection;
 
 /** What can be drawn on the photo: a line to level by, a crop anew, the subject. Each is for one drag. */
 final class Tools {
@@ -23,8 +26,8 @@ final class Tools {
     private static final double CLICK = 6;
 
     private final ShootSession session;
-    private final Room room;
-    private final Hand hand;
+    private final PhotoStage stage;
+    private final CropGestures hand;
     private final Tracing tracing;
     private final Consumer<String> say;
     private Optional<Tool> inHand = Optional.empty();
@@ -36,12 +39,12 @@ final class Tools {
         SUBJECT
     }
 
-    Tools(ShootSession session, Room room, Hand hand, Consumer<String> say, Consumer<Trace> traced) {
+    Tools(ShootSession session, PhotoStage stage, CropGestures hand, Consumer<String> say, Consumer<Trace> traced) {
         this.session = session;
-        this.room = room;
+        this.stage = stage;
         this.hand = hand;
         this.say = say;
-        this.tracing = new Tracing(session, room, say, traced);
+        this.tracing = new Tracing(session, stage, say, traced);
     }
 
     Tracing tracing() {
@@ -111,7 +114,7 @@ final class Tools {
 
         private Optional<Crop> drawn(Point from, Point to, DragTool.Held held) {
             PhotoCrop now = session.crop().orElseThrow();
-            Projection projection = room.projection().orElseThrow();
+            Projection projection = stage.projection().orElseThrow();
             boolean fromCentre = held.alt() || held.control();
             return new DrawCrop(
                             now.outline(),
@@ -133,16 +136,16 @@ final class Tools {
     private final class Marking implements DragTool.Use {
         @Override
         public void during(Point from, Point to, DragTool.Held held) {
-            Projection projection = room.projection().orElseThrow();
+            Projection projection = stage.projection().orElseThrow();
             Point at = projection.toPhoto(from);
             double radius = from.distance(to) < CLICK ? 0 : at.distance(projection.toPhoto(to));
-            room.overlay().onPhoto().show(Optional.of(new PhotoLayer.Spot(at, radius)));
+            stage.overlay().onPhoto().show(Optional.of(new PhotoLayer.Spot(at, radius)));
         }
 
         @Override
         public void done(Point from, Point to, DragTool.Held held) {
             say.accept("");
-            Projection projection = room.projection().orElseThrow();
+            Projection projection = stage.projection().orElseThrow();
             Photo photo = session.photo().orElseThrow();
             Point at = projection.toPhoto(from);
             OptionalDouble radius = from.distance(to) < CLICK

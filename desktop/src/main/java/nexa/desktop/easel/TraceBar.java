@@ -6,13 +6,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import nexa.core.level.Trace;
 import nexa.core.level.TracedLevel;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** What the traced lines say, and what can be done with them. */
 final class TraceBar extends HBox {
     /** What can be done with traced lines. */
-    interface Doors {
+    interface Actions {
         void remove(int index);
 
         void choose(int index);
@@ -22,10 +22,10 @@ final class TraceBar extends HBox {
         void forget();
     }
 
-    private final Doors doors;
+    private final Actions actions;
 
-    TraceBar(Doors doors) {
-        this.doors = doors;
+    TraceBar(Actions actions) {
+        this.actions = actions;
         getStyleClass().add("trace-bar");
         setAlignment(Pos.CENTER_LEFT);
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -49,9 +49,9 @@ final class TraceBar extends HBox {
             getChildren().add(line(trace, i));
         }
         if (!trace.disagrees()) {
-            getChildren().add(Parts.button("trace.put", doors::putOnGuide, "small-button"));
+            getChildren().add(Parts.button("trace.put", actions::putOnGuide, "small-button"));
         }
-        getChildren().add(Parts.button("trace.forget", doors::forget, "flat", "small-button"));
+        getChildren().add(Parts.button("trace.forget", actions::forget, "flat", "small-button"));
     }
 
     private HBox line(Trace trace, int index) {
@@ -62,13 +62,13 @@ final class TraceBar extends HBox {
             Button choose = new Button(Words.get("trace.choose", lean));
             choose.getStyleClass().add("small-button");
             Parts.explain(choose, Words.get("trace.choose.tip"));
-            choose.setOnAction(event -> doors.choose(index));
+            choose.setOnAction(event -> actions.choose(index));
             line.getChildren().add(choose);
         } else if (trace.lines().size() > 1) {
             line.getChildren().add(Parts.label(Words.get("trace.line", lean), "small"));
         }
         if (trace.lines().size() > 1) {
-            Button remove = Parts.button("trace.remove", () -> doors.remove(index), "flat", "tiny");
+            Button remove = Parts.button("trace.remove", () -> actions.remove(index), "flat", "tiny");
             line.getChildren().add(remove);
         }
         return line;

@@ -10,13 +10,14 @@ import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
 import nexa.core.level.TracedLevel;
 import nexa.core.shoot.Edit;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Words;
+import nexa.desktop.stage.PhotoStage;
 
 /** Levels the photo by lines traced along what should be level or upright. */
 final class Tracing implements DragTool.Use {
     private final ShootSession session;
-    private final Room room;
+    private final PhotoStage stage;
     private final Consumer<String> say;
     private final Consumer<Trace> changed;
     private Trace trace = Trace.NONE;
@@ -25,19 +26,19 @@ final class Tracing implements DragTool.Use {
      * @param say hears what there is to say by the pointer, "" for nothing
      * @param changed hears of the lines traced so far
      */
-    Tracing(ShootSession session, Room room, Consumer<String> say, Consumer<Trace> changed) {
+    Tracing(ShootSession session, PhotoStage stage, Consumer<String> say, Consumer<Trace> changed) {
         this.session = session;
-        this.room = room;
+        this.stage = stage;
         this.say = say;
         this.changed = changed;
     }
 
     @Override
     public void during(Point from, Point to, DragTool.Held held) {
-        room.projection().ifPresent(projection -> {
+        stage.projection().ifPresent(projection -> {
             Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
             List<Segment> lines = held.control() ? trace.with(line).lines() : List.of(line);
-            room.overlay().onPhoto().show(lines);
+            stage.overlay().onPhoto().show(lines);
             say.accept(lean(line, from.distance(to), projection.angle()));
         });
     }
@@ -59,7 +60,7 @@ final class Tracing implements DragTool.Use {
     @Override
     public void done(Point from, Point to, DragTool.Held held) {
         say.accept("");
-        room.projection().ifPresent(projection -> {
+        stage.projection().ifPresent(projection -> {
             Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
             if (!Trace.isLongEnough(from.distance(to))) {
                 show();
@@ -91,7 +92,7 @@ final class Tracing implements DragTool.Use {
     }
 
     private void show() {
-        room.overlay().onPhoto().show(trace.lines());
+        stage.overlay().onPhoto().show(trace.lines());
         changed.accept(trace);
     }
 
@@ -109,7 +110,7 @@ final class Tracing implements DragTool.Use {
     }
 
     /** The crop slid so that the last line lies on the nearest third or section. */
-    void putOnGuide(Hand hand) {
+    void putOnGuide(CropGestures hand) {
         session.crop()
                 .filter(crop -> !trace.lines().isEmpty())
                 .ifPresent(crop -> hand.commit(

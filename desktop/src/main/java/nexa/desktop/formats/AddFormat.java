@@ -21,11 +21,11 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Crop;
 import nexa.core.series.Formats;
 import nexa.core.shoot.Edit;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
 import nexa.store.KeptFormats;
 
 /**

@@ -13,8 +13,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import nexa.core.format.FileSpec;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** The part of the format editor for the files: kind, quality, depth, colours, enlarging, folder and name. */
 final class FileEditor {

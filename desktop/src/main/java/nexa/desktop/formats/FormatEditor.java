@@ -26,10 +26,10 @@ import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.series.Formats;
 import nexa.core.shoot.Edit;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.store.KeptFormats;
 

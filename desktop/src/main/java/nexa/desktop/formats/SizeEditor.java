@@ -17,9 +17,9 @@ import nexa.core.format.LengthUnit;
 import nexa.core.format.OutputSize;
 import nexa.core.format.Paper;
 import nexa.core.format.Ratio;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** The part of the format editor for the size its files come out at: none, pixels, or paper. */
 final class SizeEditor {

@@ -2,7 +2,7 @@ package nexa.desktop.formats;
 
 import java.util.Locale;
 import nexa.core.format.Ratio;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.Words;
 
 /** A ratio as people type it: "5:7", "2,39 : 1", "1.5", "8×10", "photo's own", "free". */
 final class TypedRatio {

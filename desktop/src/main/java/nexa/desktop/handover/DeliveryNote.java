@@ -25,12 +25,12 @@ import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatWords;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.TextSize;
-import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.DeliveryPlan;
 
 /** The delivery note: a row a format, with what it comes out as, how many, into which folder, and whether it goes. */

@@ -12,9 +12,9 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.RunningDelivery;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
 import nexa.imaging.deliver.Delivery;
 
 /** Shows how a delivery gets on and what came of it, and lets it pause and stop. */

@@ -10,8 +10,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nexa.core.format.DeliveryTerms;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.store.KeptTerms;
 import nexa.store.Preferences;
 

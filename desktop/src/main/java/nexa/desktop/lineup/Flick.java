@@ -9,10 +9,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
 
 /** The crops one after the other in the same spot, while a key is held. */
 final class Flick extends StackPane {

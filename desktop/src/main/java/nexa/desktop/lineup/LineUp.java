@@ -11,7 +11,7 @@ import nexa.core.format.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
-import nexa.core.series.Step;
+import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
@@ -35,7 +35,7 @@ final class LineUp {
     }
 
     /** One crop. Only followers can be out of step: an own crop follows nobody on purpose. */
-    record Entry(PhotoCrop crop, Optional<Step> step) {
+    record Entry(PhotoCrop crop, Optional<StepFromLead> step) {
         String file() {
             return crop.photo().file();
         }
@@ -45,7 +45,7 @@ final class LineUp {
         }
 
         boolean isOut() {
-            return follows() && step.map(Step::isOut).orElse(false);
+            return follows() && step.map(StepFromLead::isOut).orElse(false);
         }
 
         private double distance() {
@@ -69,7 +69,7 @@ final class LineUp {
     }
 
     static Entry entry(Crops crops, Photo photo, Format format) {
-        return new Entry(crops.of(photo, format), Step.of(crops, photo, format));
+        return new Entry(crops.of(photo, format), StepFromLead.of(crops, photo, format));
     }
 
     /** The files in this order. */

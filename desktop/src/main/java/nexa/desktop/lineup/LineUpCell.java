@@ -19,13 +19,13 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.guide.Guide;
 import nexa.core.series.PhotoCrop;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.series.StepWords;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.Words;
 
 /** One crop of the line-up: it can be slid and tightened where it is. */
 final class LineUpCell extends VBox {
@@ -34,7 +34,7 @@ final class LineUpCell extends VBox {
     private static final double RING = 5;
 
     /** What the hand does in a cell. */
-    interface Doors {
+    interface Actions {
         void choose(String file);
 
         void open(String file);
@@ -48,7 +48,7 @@ final class LineUpCell extends VBox {
         void letGo();
     }
 
-    private final Doors doors;
+    private final Actions actions;
     private final Thumb thumb;
     private final GuideLayer guides = new GuideLayer();
     private final Circle ring = new Circle(RING);
@@ -60,8 +60,8 @@ final class LineUpCell extends VBox {
     private Size size = new Size(1, 1);
     private Point grip = Point.ORIGIN;
 
-    LineUpCell(ShootSession session, Doors doors) {
-        this.doors = doors;
+    LineUpCell(ShootSession session, Actions actions) {
+        this.actions = actions;
         this.thumb = new Thumb(session.pictures());
         ring.getStyleClass().add("subject-ring");
         marks.setMouseTransparent(true);
@@ -78,16 +78,16 @@ final class LineUpCell extends VBox {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         frame.setOnMousePressed(this::pressed);
         frame.setOnMouseDragged(this::dragged);
-        frame.setOnMouseReleased(event -> doors.letGo());
+        frame.setOnMouseReleased(event -> actions.letGo());
         frame.setOnScroll(this::scrolled);
     }
 
     private void pressed(MouseEvent event) {
         shown.ifPresent(entry -> {
             grip = new Point(event.getX(), event.getY());
-            doors.choose(entry.file());
+            actions.choose(entry.file());
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
-                doors.open(entry.file());
+                actions.open(entry.file());
             }
         });
     }
@@ -98,7 +98,7 @@ final class LineUpCell extends VBox {
             // The photo goes with the pointer, so the crop goes the other way over it.
             Point way = grip.minus(now).times(entry.crop().crop().size().width() / size.width());
             grip = now;
-            doors.slide(entry.crop(), way);
+            actions.slide(entry.crop(), way);
         });
     }
 
@@ -106,7 +106,7 @@ final class LineUpCell extends VBox {
         if (event.getDeltaY() != 0) {
             shown.ifPresent(entry -> {
                 Point place = new Point(event.getX() / size.width(), event.getY() / size.height());
-                doors.tighten(entry.crop(), event.getDeltaY() / 40, place);
+                actions.tighten(entry.crop(), event.getDeltaY() / 40, place);
             });
             event.consume();
         }

@@ -38,17 +38,17 @@ import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.formats.FormatChooser;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.SplitRow;
+import nexa.desktop.parts.View;
+import nexa.desktop.parts.Words;
 import nexa.desktop.series.StepWords;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.DraftClock;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatChooser;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.SplitRow;
-import nexa.desktop.shell.View;
-import nexa.desktop.shell.Words;
 import nexa.imaging.work.Latest;
 import nexa.store.Preferences;
 import org.fxmisc.flowless.VirtualFlow;
@@ -245,7 +245,7 @@ public final class LineUpView extends View {
     }
 
     private LineUpRow newRow(List<String> files) {
-        LineUpRow row = new LineUpRow(() -> new LineUpCell(session, new CellDoors()), this::fill);
+        LineUpRow row = new LineUpRow(() -> new LineUpCell(session, new CellActions()), this::fill);
         row.updateItem(files);
         rowCells.add(row);
         return row;
@@ -283,7 +283,7 @@ public final class LineUpView extends View {
     }
 
     /** What the hand does in a cell. */
-    private final class CellDoors implements LineUpCell.Doors {
+    private final class CellActions implements LineUpCell.Actions {
         @Override
         public void choose(String file) {
             finish();

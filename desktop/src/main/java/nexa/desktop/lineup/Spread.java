@@ -12,11 +12,11 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import nexa.core.format.Format;
-import nexa.core.series.Step;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.TextSize;
-import nexa.desktop.shell.Words;
+import nexa.core.series.StepFromLead;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
 
 /** The spread of the set, a dot a photo on three lines, with the tolerance as a band behind. */
 final class Spread extends Pane {
@@ -43,7 +43,7 @@ final class Spread extends Pane {
         row(2, "lineup.across", entries, step -> step.off().x() / tolerance.position(), current);
     }
 
-    private void row(int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<Step> measure, String current) {
+    private void row(int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<StepFromLead> measure, String current) {
         double y = row * ROW + ROW / 2;
         Label label = Parts.label(Words.get(key), "small", "quiet");
         label.relocate(0, y - 9);
@@ -67,7 +67,7 @@ final class Spread extends Pane {
         dots.forEach((place, entry) -> getChildren().add(dot(middle + place, y, entry, measure, current)));
     }
 
-    private Circle dot(double x, double y, LineUp.Entry entry, ToDoubleFunction<Step> measure, String current) {
+    private Circle dot(double x, double y, LineUp.Entry entry, ToDoubleFunction<StepFromLead> measure, String current) {
         Circle dot = new Circle(x, y, DOT);
         dot.getStyleClass().add("spread-dot");
         double value = measure.applyAsDouble(entry.step().orElseThrow());

@@ -16,7 +16,7 @@ import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.guide.Guide;
 import nexa.core.guide.Nested;
-import nexa.desktop.shell.Parts;
+import nexa.desktop.parts.Parts;
 
 /** The composition guides over a crop: white lines with a thin dark halo, and the outlines of other ratios, labelled. */
 public final class GuideLayer extends Pane {

@@ -5,7 +5,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
-import nexa.imaging.read.Picture;
+import nexa.imaging.pictures.Picture;
 
 /** Gives pictures to JavaFX without copying their pixels. */
 public final class Images {

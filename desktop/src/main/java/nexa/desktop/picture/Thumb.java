@@ -6,10 +6,10 @@ import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.Picture;
-import nexa.imaging.read.PictureLevel;
-import nexa.imaging.read.PictureLibrary;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.pictures.Picture;
+import nexa.imaging.pictures.PictureLevel;
+import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 

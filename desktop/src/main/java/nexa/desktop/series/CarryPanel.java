@@ -26,12 +26,12 @@ import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.Words;
 import nexa.imaging.work.Latest;
 
 /** Carries one photo's crop across others, and says before anything happens what will. */

@@ -1,22 +1,22 @@
 package nexa.desktop.series;
 
 import nexa.core.format.Format;
-import nexa.core.series.Step;
-import nexa.desktop.shell.Words;
+import nexa.core.series.StepFromLead;
+import nexa.desktop.parts.Words;
 
 /** Says in plain words how a crop differs from its lead's. */
 public final class StepWords {
     private StepWords() {}
 
     /** The furthest difference: "subject 9 % lower", "14 % tighter"; "in step" within the tolerances. */
-    public static String of(Step step) {
+    public static String of(StepFromLead step) {
         if (step.isAccepted() && step.distance() > 1) {
             return Words.get("step.accepted");
         }
         return step.isOut() ? furthest(step) : Words.get("step.in");
     }
 
-    private static String furthest(Step step) {
+    private static String furthest(StepFromLead step) {
         Format.Tolerance tolerance = step.tolerance();
         double tight = Math.abs(step.tightness()) / tolerance.tightness();
         double across = Math.abs(step.off().x()) / tolerance.position();

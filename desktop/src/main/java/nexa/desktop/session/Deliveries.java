@@ -14,7 +14,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryPlan;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 
 /** The deliveries of a window, whatever shoot is open: those under way, and the last one of each shoot. */
 public final class Deliveries {

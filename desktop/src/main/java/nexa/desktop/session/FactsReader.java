@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 
 /**
  * Reads what a shoot's photos say of themselves, a few at a time, whenever no picture is wanted. Tells it in ever larger

@@ -4,7 +4,7 @@ import java.util.List;
 import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 
 /**
  * A shoot as it stands at one moment, for what is worked out over all of it in the background.

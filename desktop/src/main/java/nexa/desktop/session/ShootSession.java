@@ -22,15 +22,15 @@ import nexa.core.format.Format;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Renamed;
-import nexa.core.series.Step;
+import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.PictureLibrary;
-import nexa.imaging.read.PixelMemory;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.ShootReading;
+import nexa.imaging.pictures.PictureLibrary;
+import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Latest;
 import nexa.imaging.work.WorkQueue;
 import nexa.store.ShootFolder;
@@ -414,8 +414,8 @@ public final class ShootSession {
     }
 
     /** How near a photo's crop is to its lead's, if it listens to one. */
-    public Optional<Step> step(Photo asked, Format in) {
-        return isReady(asked) ? Step.of(crops, asked, in) : Optional.empty();
+    public Optional<StepFromLead> step(Photo asked, Format in) {
+        return isReady(asked) ? StepFromLead.of(crops, asked, in) : Optional.empty();
     }
 
     /** The crop worked on, if the photo is ready. */

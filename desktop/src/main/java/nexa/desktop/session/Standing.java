@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
-import nexa.core.series.Step;
+import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 
@@ -41,7 +41,7 @@ public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
         int out = (int) ready.stream()
                 .filter(photo -> photo.entry(now.format().id()).placement() instanceof Placement.Follow)
                 .filter(photo ->
-                        Step.of(crops, photo, now.format()).map(Step::isOut).orElse(false))
+                        StepFromLead.of(crops, photo, now.format()).map(StepFromLead::isOut).orElse(false))
                 .count();
         return new Standing(ready.size(), done, out);
     }

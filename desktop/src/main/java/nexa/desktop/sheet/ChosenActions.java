@@ -15,11 +15,11 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.TypedAngle;
+import nexa.desktop.parts.Words;
 import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.TypedAngle;
-import nexa.desktop.shell.Words;
 
 /** What can be done with the chosen photos, each as one edit. */
 final class ChosenActions {

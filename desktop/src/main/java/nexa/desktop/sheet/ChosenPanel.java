@@ -15,12 +15,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Subscriptions;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Subscriptions;
-import nexa.desktop.shell.Words;
 import nexa.imaging.work.Latest;
 
 /** What the chosen photos have in common, and what can be done with them. */

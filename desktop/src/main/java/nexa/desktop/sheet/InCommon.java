@@ -16,9 +16,9 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootNow;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.Words;
 
 /**
  * What chosen photos have in common.

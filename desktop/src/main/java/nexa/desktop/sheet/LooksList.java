@@ -15,14 +15,14 @@ import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Subscriptions;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.Subscriptions;
-import nexa.desktop.shell.Words;
-import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.work.Latest;
 
 /** What needs a look, by reason; each reason opens to its photos. */
@@ -37,10 +37,10 @@ final class LooksList {
     private final Label title = Parts.label("", "section-title");
     private final VBox groups = new VBox(3);
     private final VBox node = new VBox(6, title, groups);
-    private final Map<NeedsLook.Reason, Boolean> opened = new EnumMap<>(NeedsLook.Reason.class);
-    private final Latest<NeedsLook> looking = Background.latest(this::show);
+    private final Map<LooksByReason.Reason, Boolean> opened = new EnumMap<>(LooksByReason.Reason.class);
+    private final Latest<LooksByReason> looking = Background.latest(this::show);
     private final Subscriptions subscriptions = new Subscriptions();
-    private NeedsLook shown = new NeedsLook(List.of());
+    private LooksByReason shown = new LooksByReason(List.of());
 
     /**
      * The list of a shoot.
@@ -64,10 +64,10 @@ final class LooksList {
 
     private void look() {
         ShootNow now = session.now();
-        looking.ask(() -> NeedsLook.of(now));
+        looking.ask(() -> LooksByReason.of(now));
     }
 
-    private void show(NeedsLook found) {
+    private void show(LooksByReason found) {
         if (!found.equals(shown) || groups.getChildren().isEmpty()) {
             shown = found;
             title.setText(Words.get("panel.looks.count", found.count()));
@@ -76,7 +76,7 @@ final class LooksList {
         node.setVisible(!found.groups().isEmpty());
     }
 
-    private Node group(NeedsLook.Group group) {
+    private Node group(LooksByReason.Group group) {
         boolean isOpen = opened.getOrDefault(group.reason(), group.files().size() <= FEW);
         VBox photos = new VBox(1);
         photos.getStyleClass().add("look-photos");
@@ -109,7 +109,7 @@ final class LooksList {
         return new VBox(heading, photos);
     }
 
-    private void fill(VBox photos, NeedsLook.Group group, boolean isOpen) {
+    private void fill(VBox photos, LooksByReason.Group group, boolean isOpen) {
         photos.getChildren().clear();
         photos.setVisible(isOpen);
         photos.setManaged(isOpen);
@@ -130,10 +130,10 @@ final class LooksList {
         }
     }
 
-    private Button photo(String file, NeedsLook.Reason reason) {
+    private Button photo(String file, LooksByReason.Reason reason) {
         Optional<PhotoProblem> problem = Optional.ofNullable(
                         session.readingProperty().get().problems().get(file))
-                .filter(found -> reason == NeedsLook.Reason.UNREADABLE);
+                .filter(found -> reason == LooksByReason.Reason.UNREADABLE);
         Button button = new Button(problem.map(Words::say).orElse(PhotoNames.base(file)));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setWrapText(problem.isPresent());
@@ -148,8 +148,8 @@ final class LooksList {
         return button;
     }
 
-    private static Node mark(NeedsLook.Reason reason) {
-        return reason == NeedsLook.Reason.UNREADABLE ? Parts.square() : Parts.triangle();
+    private static Node mark(LooksByReason.Reason reason) {
+        return reason == LooksByReason.Reason.UNREADABLE ? Parts.square() : Parts.triangle();
     }
 
     void dispose() {

@@ -8,18 +8,18 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Words;
 import org.fxmisc.flowless.Cell;
 
 /** Shows a row of the sheet. Its prints are kept and filled anew as the sheet scrolls. */
 final class SheetCell implements Cell<SheetRow, StackPane> {
     private final ShootSession session;
-    private final Print.Doors doors;
+    private final SheetPhoto.Actions actions;
     private final Consumer<List<String>> chooseLane;
     private final HBox prints = new HBox(SheetRow.GAP);
-    private final List<Print> pool = new ArrayList<>();
+    private final List<SheetPhoto> pool = new ArrayList<>();
     private final Label name = Parts.label("", "lane-name");
     private final Label counts = Parts.label("", "quiet");
     private final Button choose = new Button();
@@ -27,9 +27,9 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
     private final Label note = Parts.label("", "quiet");
     private final StackPane node = new StackPane();
 
-    SheetCell(ShootSession session, Print.Doors doors, Consumer<List<String>> chooseLane) {
+    SheetCell(ShootSession session, SheetPhoto.Actions actions, Consumer<List<String>> chooseLane) {
         this.session = session;
-        this.doors = doors;
+        this.actions = actions;
         this.chooseLane = chooseLane;
         heading.getStyleClass().add("lane-heading");
         choose.getStyleClass().addAll("flat", "lane-choose");
@@ -68,18 +68,18 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
 
     /** Shows the same photos as they are now. */
     void again() {
-        prints.getChildren().forEach(print -> ((Print) print).again());
+        prints.getChildren().forEach(print -> ((SheetPhoto) print).again());
     }
 
     /** Out of sight: what its prints still wait for is not read any more. */
     @Override
     public void reset() {
-        pool.forEach(Print::clear);
+        pool.forEach(SheetPhoto::clear);
     }
 
     private void show(SheetRow.Prints line) {
         while (pool.size() < line.files().size()) {
-            pool.add(new Print(session, doors));
+            pool.add(new SheetPhoto(session, actions));
         }
         for (int i = 0; i < pool.size(); i++) {
             if (i < line.files().size()) {

@@ -1,7 +1,7 @@
 package nexa.desktop.sheet;
 
 import nexa.core.series.Crops;
-import nexa.core.series.Look;
+import nexa.core.series.NeedsLook;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
@@ -25,7 +25,7 @@ enum SheetFilter {
             case NEEDS_A_LOOK ->
                 now.hasProblem(photo)
                         || now.isReady(photo)
-                                && !Look.of(crops, crops.of(photo, now.format()))
+                                && !NeedsLook.of(crops, crops.of(photo, now.format()))
                                         .isEmpty();
         };
     }

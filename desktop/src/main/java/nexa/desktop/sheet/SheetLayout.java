@@ -8,9 +8,9 @@ import nexa.core.format.Format;
 import nexa.core.series.Crops;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Photo;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootNow;
-import nexa.desktop.shell.PhotoNames;
-import nexa.desktop.shell.Words;
 
 /**
  * How the photos of a shoot lie on the sheet.

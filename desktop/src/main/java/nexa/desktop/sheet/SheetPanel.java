@@ -14,11 +14,11 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Subscriptions;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.Standing;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.Subscriptions;
-import nexa.desktop.shell.Words;
 
 /** At the right of the sheet: how far each format is, and what needs a look. */
 final class SheetPanel {

@@ -11,11 +11,11 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.formats.FormatChooser;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.SplitRow;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.FormatChooser;
-import nexa.desktop.shell.Parts;
-import nexa.desktop.shell.SplitRow;
-import nexa.desktop.shell.Words;
 
 /** Above the sheet: which format's crops are shown, and how many prints go across. */
 final class SheetTools {

@@ -21,12 +21,12 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.View;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.shell.Overlays;
-import nexa.desktop.shell.View;
-import nexa.desktop.shell.Words;
 import nexa.imaging.work.Latest;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
@@ -100,14 +100,14 @@ public final class SheetView extends View {
     }
 
     private SheetCell newCell(SheetRow row) {
-        SheetCell cell = new SheetCell(session, new PrintDoors(), choosing::all);
+        SheetCell cell = new SheetCell(session, new PhotoClicks(), choosing::all);
         cell.updateItem(row);
         cells.add(cell);
         return cell;
     }
 
     /** What is done with a print. */
-    private final class PrintDoors implements Print.Doors {
+    private final class PhotoClicks implements SheetPhoto.Actions {
         @Override
         public void clicked(String file, MouseEvent event) {
             sheet.requestFocus();
@@ -172,7 +172,7 @@ public final class SheetView extends View {
     private List<String> touched() {
         Bounds touched = band.localToScene(band.getBoundsInLocal());
         return sheet.lookupAll(".print").stream()
-                .map(Print.class::cast)
+                .map(SheetPhoto.class::cast)
                 .filter(print -> print.getScene() != null && print.isVisible())
                 .filter(print -> print.localToScene(print.getBoundsInLocal()).intersects(touched))
                 .flatMap(print -> print.file().stream())

@@ -5,11 +5,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** Asks what is to become of deliveries under way when the window is closed. */
 final class ClosingPanel extends VBox {
     /** What can be answered. */
-    interface Doors {
+    interface Actions {
         void stay();
 
         void closeWhenDone();
@@ -17,16 +19,16 @@ final class ClosingPanel extends VBox {
         void stopAndClose();
     }
 
-    ClosingPanel(int files, int finished, Doors doors) {
+    ClosingPanel(int files, int finished, Actions actions) {
         super(14);
         getStyleClass().add("closing-panel");
         Label what = Parts.label(Words.get("closing.what", finished, files));
         what.setWrapText(true);
-        Button stay = Parts.button("closing.stay", doors::stay);
+        Button stay = Parts.button("closing.stay", actions::stay);
         stay.setId("closing-stay");
-        Button later = Parts.button("closing.later", doors::closeWhenDone, "main-action");
+        Button later = Parts.button("closing.later", actions::closeWhenDone, "main-action");
         later.setId("closing-later");
-        Button stop = Parts.button("closing.stop", doors::stopAndClose);
+        Button stop = Parts.button("closing.stop", actions::stopAndClose);
         stop.setId("closing-stop");
         HBox answers = new HBox(8, Parts.spacer(), stay, stop, later);
         answers.setAlignment(Pos.CENTER_RIGHT);

@@ -5,6 +5,7 @@ import java.util.Optional;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.desktop.handover.DeliveryPanel;
+import nexa.desktop.parts.Parts;
 import nexa.desktop.session.RunningDelivery;
 
 /** The deliveries under way of shoots that are not open. */

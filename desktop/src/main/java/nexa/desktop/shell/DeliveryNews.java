@@ -3,6 +3,7 @@ package nexa.desktop.shell;
 import java.nio.file.Path;
 import java.util.function.Consumer;
 import javafx.collections.ListChangeListener;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
 import nexa.imaging.deliver.Delivery;

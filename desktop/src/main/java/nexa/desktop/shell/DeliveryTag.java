@@ -5,6 +5,8 @@ import java.util.List;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
 import javafx.scene.control.Button;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
 

@@ -12,6 +12,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** All keys, laid over the window until any key or click. */
 final class KeysPage extends StackPane {

@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
 
 /**
  * Lines at the foot of the window that say what happened and what can be done, until they are put away. What was said last

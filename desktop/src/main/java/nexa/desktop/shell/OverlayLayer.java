@@ -7,6 +7,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import nexa.desktop.parts.Overlays;
 
 /** Panels over the window, one at a time. The focus goes back to where it was. */
 final class OverlayLayer implements Overlays {

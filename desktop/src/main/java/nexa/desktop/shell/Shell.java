@@ -30,6 +30,8 @@ import nexa.desktop.easel.EaselView;
 import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.handover.HandOverView;
 import nexa.desktop.lineup.LineUpView;
+import nexa.desktop.parts.View;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Autosave;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
@@ -119,7 +121,7 @@ public final class Shell extends StackPane {
         CompletableFuture.supplyAsync(recent::list)
                 .thenAccept(folders -> Platform.runLater(() -> {
                     if (session == null) {
-                        frame.setCenter(new Welcome(new ShellDoors(), folders));
+                        frame.setCenter(new Welcome(new ShellActions(), folders));
                     }
                 }));
         HBox top = new HBox(new DeliveryTag(deliveries, this::showDeliveries));
@@ -140,7 +142,7 @@ public final class Shell extends StackPane {
         }
     }
 
-    private final class ShellDoors implements Welcome.Doors {
+    private final class ShellActions implements Welcome.Actions {
         @Override
         public void chooseFolder() {
             DirectoryChooser chooser = new DirectoryChooser();
@@ -301,7 +303,7 @@ public final class Shell extends StackPane {
                         preferences,
                         id -> overlays.show(new FormatEditor(session, kept, id, overlays::close)),
                         this::go));
-        topBar = new TopBar(session, deliveries, List.copyOf(makers.keySet()), new TopBarDoors());
+        topBar = new TopBar(session, deliveries, List.copyOf(makers.keySet()), new TopBarActions());
         views = Optional.of(new Views(makers, topBar::tell));
         frame.setTop(topBar);
         stage.setTitle(Words.get("app.title", session.shoot().title()));
@@ -345,11 +347,11 @@ public final class Shell extends StackPane {
         int finished = running.stream()
                 .mapToInt(one -> one.progressProperty().get().finished())
                 .sum();
-        overlays.show(new ClosingPanel(files, finished, new ClosingDoors()));
+        overlays.show(new ClosingPanel(files, finished, new ClosingActions()));
         return false;
     }
 
-    private final class ClosingDoors implements ClosingPanel.Doors {
+    private final class ClosingActions implements ClosingPanel.Actions {
         @Override
         public void stay() {
             closesWhenDelivered = false;
@@ -380,7 +382,7 @@ public final class Shell extends StackPane {
         }
     }
 
-    private final class TopBarDoors implements TopBar.Doors {
+    private final class TopBarActions implements TopBar.Actions {
         @Override
         public void go(String view) {
             Shell.this.go(view);

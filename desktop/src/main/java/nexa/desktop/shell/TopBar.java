@@ -17,13 +17,16 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.View;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.ShootSession;
 
 /** The top bar: the shoot's name, the views as stops on a line, undo and redo, the keys. */
 final class TopBar extends Pane {
     /** What the bar can ask for. */
-    interface Doors {
+    interface Actions {
         void go(String view);
 
         void undo();
@@ -49,22 +52,22 @@ final class TopBar extends Pane {
     private final Map<String, Label> standings = new HashMap<>();
 
     /** @param views their keys */
-    TopBar(ShootSession session, Deliveries deliveries, List<String> views, Doors doors) {
+    TopBar(ShootSession session, Deliveries deliveries, List<String> views, Actions actions) {
         getStyleClass().add("top-bar");
-        Button title = Parts.button("top.close", doors::close, "flat", "shoot-title");
+        Button title = Parts.button("top.close", actions::close, "flat", "shoot-title");
         title.setText(session.shoot().title());
-        undo = Parts.button("top.undo", doors::undo, "flat");
-        redo = Parts.button("top.redo", doors::redo, "flat");
-        Button keys = Parts.button("top.keys", doors::keys);
+        undo = Parts.button("top.undo", actions::undo, "flat");
+        redo = Parts.button("top.redo", actions::redo, "flat");
+        Button keys = Parts.button("top.keys", actions::keys);
         left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
         left.setAlignment(Pos.CENTER_LEFT);
-        right = new HBox(6, new DeliveryTag(deliveries, doors::deliveries), undo, redo, keys);
+        right = new HBox(6, new DeliveryTag(deliveries, actions::deliveries), undo, redo, keys);
         right.setAlignment(Pos.CENTER_RIGHT);
         title.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
         title.setMinWidth(0);
         left.setMinWidth(0);
         right.setMinWidth(Region.USE_PREF_SIZE);
-        line = line(views, doors::go);
+        line = line(views, actions::go);
         line.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(left, right, line);
         session.historyProperty().addListener((observed, before, now) -> show(now));

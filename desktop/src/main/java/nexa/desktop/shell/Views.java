@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
+import nexa.desktop.parts.View;
 
 /**
  * The views of a shoot, by key. Each is built when it is first wanted, or a little later one after the other: the first

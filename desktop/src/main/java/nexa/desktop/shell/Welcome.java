@@ -11,11 +11,13 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
 
 /** The calm page without a shoot: opens a folder or photos, a recent shoot, the sample, or what is dropped on it. */
 final class Welcome extends VBox {
     /** What the page can ask for. */
-    interface Doors {
+    interface Actions {
         void chooseFolder();
 
         void choosePhotos();
@@ -25,7 +27,7 @@ final class Welcome extends VBox {
         Optional<Runnable> sample();
     }
 
-    Welcome(Doors doors, List<Path> recent) {
+    Welcome(Actions actions, List<Path> recent) {
         getStyleClass().add("welcome");
         setAlignment(Pos.CENTER);
         VBox page = new VBox(10);
@@ -35,31 +37,31 @@ final class Welcome extends VBox {
         page.getChildren().add(Parts.label(Words.get("welcome.invite"), "welcome-invite"));
         HBox buttons = new HBox(
                 8,
-                Parts.button("welcome.folder", doors::chooseFolder, "main-action"),
-                Parts.button("welcome.photos", doors::choosePhotos));
-        doors.sample().ifPresent(open -> buttons.getChildren().add(Parts.button("welcome.sample", open)));
+                Parts.button("welcome.folder", actions::chooseFolder, "main-action"),
+                Parts.button("welcome.photos", actions::choosePhotos));
+        actions.sample().ifPresent(open -> buttons.getChildren().add(Parts.button("welcome.sample", open)));
         buttons.setAlignment(Pos.CENTER_LEFT);
         page.getChildren().add(buttons);
         page.getChildren().add(Parts.label(Words.get("welcome.promise"), "quiet"));
         if (!recent.isEmpty()) {
             page.getChildren().add(Parts.label(Words.get("welcome.recent"), "section-title", "welcome-recent"));
-            recent.forEach(folder -> page.getChildren().add(recent(folder, doors)));
+            recent.forEach(folder -> page.getChildren().add(recent(folder, actions)));
         }
         getChildren().add(page);
         setOnDragOver(this::accept);
         setOnDragDropped(event -> {
-            doors.open(
+            actions.open(
                     event.getDragboard().getFiles().stream().map(File::toPath).toList());
             event.setDropCompleted(true);
         });
     }
 
-    private static Button recent(Path folder, Doors doors) {
+    private static Button recent(Path folder, Actions actions) {
         Button button = new Button(String.valueOf(folder.getFileName()));
         button.getStyleClass().addAll("flat", "recent");
         button.setTooltip(Parts.tooltip(folder.toString()));
         button.setAccessibleHelp(folder.toString());
-        button.setOnAction(event -> doors.open(List.of(folder)));
+        button.setOnAction(event -> actions.open(List.of(folder)));
         return button;
     }
 

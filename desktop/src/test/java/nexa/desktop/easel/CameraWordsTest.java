@@ -6,11 +6,12 @@ import java.time.LocalDateTime;
 import java.util.Optional;
 import nexa.core.format.PixelSize;
 import nexa.core.shoot.FileIdentity;
-import nexa.imaging.read.CameraData;
-import nexa.imaging.read.CaptureTime;
-import nexa.imaging.read.ExifOrientation;
-import nexa.imaging.read.PhotoFacts;
-import nexa.imaging.read.PhotoKind;
+import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.decode.PhotoKind;
+import nexa.imaging.decode.StoredPixels;
+import nexa.imaging.facts.CameraData;
+import nexa.imaging.facts.CaptureTime;
+import nexa.imaging.facts.PhotoFacts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,9 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CameraWordsTest {
     private static PhotoFacts facts(Optional<LocalDateTime> time, CameraData camera) {
         return new PhotoFacts(
-                PhotoKind.JPEG,
-                3,
-                new PixelSize(6000, 4000),
+                PhotoKind.JPEG, new StoredPixels(new PixelSize(6000, 4000), 3),
                 ExifOrientation.UPRIGHT,
                 time.map(local -> new CaptureTime(local, Optional.empty())),
                 camera,

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import nexa.core.format.Format;
 import nexa.core.geometry.Point;
-import nexa.core.series.Step;
+import nexa.core.series.StepFromLead;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,15 +24,15 @@ class StepWordsTest {
     })
     void theFurthestDifferenceIsSaidInPlainWords(
             double tightness, double right, double down, boolean bySubject, String words) {
-        Step step = new Step(tightness, new Point(right, down), bySubject, false, TOLERANCE);
+        StepFromLead step = new StepFromLead(tightness, new Point(right, down), bySubject, false, TOLERANCE);
         assertThat(StepWords.of(step)).isEqualTo(words);
     }
 
     @Test
     void whatIsMeantToBeSoIsLeftAsItIs() {
-        Step accepted = new Step(0.3, Point.ORIGIN, true, true, TOLERANCE);
+        StepFromLead accepted = new StepFromLead(0.3, Point.ORIGIN, true, true, TOLERANCE);
         assertThat(StepWords.of(accepted)).isEqualTo("left as it is");
-        assertThat(StepWords.of(new Step(0.01, Point.ORIGIN, true, true, TOLERANCE)))
+        assertThat(StepWords.of(new StepFromLead(0.01, Point.ORIGIN, true, true, TOLERANCE)))
                 .isEqualTo("in step");
     }
 }

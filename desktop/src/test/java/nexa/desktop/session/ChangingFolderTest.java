@@ -13,7 +13,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
-import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.decode.PhotoProblem;
 import nexa.store.ShootFolder;
 import nexa.store.UserData;
 import org.junit.jupiter.api.AfterEach;

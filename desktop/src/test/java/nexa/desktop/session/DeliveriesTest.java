@@ -19,7 +19,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
-import nexa.desktop.shell.Words;
+import nexa.desktop.parts.Words;
 import nexa.imaging.deliver.DeliveryPlan;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

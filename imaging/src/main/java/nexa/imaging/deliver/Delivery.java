@@ -17,8 +17,8 @@ import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
-import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.PixelMemory;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 

@@ -12,12 +12,12 @@ import java.util.Map;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
-import nexa.core.series.Look;
+import nexa.core.series.NeedsLook;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 
 /** What to know of a delivery before it goes. None of it keeps it from going but a file that cannot be read. */
 public final class DeliveryCheck {
@@ -60,8 +60,8 @@ public final class DeliveryCheck {
         for (DeliveryPlan.Item item : plan.files()) {
             PhotoCrop crop = item.crop();
             Format format = shoot.format(item.format().id());
-            Set<Look> looks = Look.of(crops, crop);
-            for (Look look : looks) {
+            Set<NeedsLook> looks = NeedsLook.of(crops, crop);
+            for (NeedsLook look : looks) {
                 findings.add(new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
             }
             if (crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone()) {

@@ -1,6 +1,6 @@
 package nexa.imaging.deliver;
 
-import nexa.imaging.read.PhotoProblem;
+import nexa.imaging.decode.PhotoProblem;
 
 /** One file of a delivery, which is made when its turn comes. */
 interface DeliveryItem {

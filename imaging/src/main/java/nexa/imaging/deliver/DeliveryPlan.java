@@ -18,8 +18,8 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.CaptureTime;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.CaptureTime;
+import nexa.imaging.facts.ShootReading;
 
 /**
  * What is going to be delivered: one file for every chosen photo and format, as the shoot stands now.

@@ -7,8 +7,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.PixelSize;
-import nexa.imaging.read.SourceMetadata;
-import nexa.imaging.read.TiffDirectory;
+import nexa.imaging.decode.SourceMetadata;
+import nexa.imaging.decode.TiffDirectory;
 
 /**
  * An EXIF block made true for a delivered file: upright, with the file's own dimensions, without the source's thumbnail,

@@ -20,10 +20,10 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  * @param right the way in the photo of one result pixel to the right
  * @param down the way in the photo of one result pixel down
  */
-record AffineMap(Point origin, Point right, Point down) implements PixelMap {
+public record AffineMap(Point origin, Point right, Point down) implements PixelMap {
 
     /** From a result of a crop to the plane in which the crop lies. */
-    static AffineMap of(Crop crop, Angle angle, Size result) {
+    public static AffineMap of(Crop crop, Angle angle, Size result) {
         Point right = angle.toPhoto(new Point(crop.size().width() / result.width(), 0));
         Point down = angle.toPhoto(new Point(0, crop.size().height() / result.height()));
         return new AffineMap(crop.at(0, 0, angle), right, down);

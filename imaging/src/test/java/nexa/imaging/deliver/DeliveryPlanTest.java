@@ -20,13 +20,14 @@ import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.read.CameraData;
-import nexa.imaging.read.CaptureTime;
-import nexa.imaging.read.ExifOrientation;
-import nexa.imaging.read.PhotoFacts;
-import nexa.imaging.read.PhotoKind;
-import nexa.imaging.read.PhotoProblem;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.decode.PhotoKind;
+import nexa.imaging.decode.StoredPixels;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.CameraData;
+import nexa.imaging.facts.CaptureTime;
+import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 
 /** Which files leave, and under which names. No photo is needed to tell. */
@@ -53,9 +54,7 @@ class DeliveryPlanTest {
                 .forEach(photo -> facts.put(
                         photo.file(),
                         new PhotoFacts(
-                                PhotoKind.JPEG,
-                                3,
-                                new PixelSize(3000, 2000),
+                                PhotoKind.JPEG, new StoredPixels(new PixelSize(3000, 2000), 3),
                                 ExifOrientation.UPRIGHT,
                                 Optional.of(new CaptureTime(time, Optional.empty())),
                                 NO_CAMERA,

@@ -44,7 +44,7 @@ import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.read.ShootReading;
+import nexa.imaging.facts.ShootReading;
 import org.bytedeco.javacpp.ShortPointer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
 import org.bytedeco.opencv.global.opencv_core;

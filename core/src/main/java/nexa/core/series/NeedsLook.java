@@ -1,0 +1,42 @@
+package nexa.core.series;
+
+import java.util.EnumSet;
+import java.util.Set;
+import nexa.core.shoot.Placement;
+
+/** Why a crop needs a look. */
+public enum NeedsLook {
+    /** The photo's edges keep it from what its lead asks for. */
+    LIMITED,
+    /** The subject lies outside the crop, or is cut by its edge. */
+    SUBJECT_CUT,
+    /** The result needs more pixels than the crop has. */
+    TOO_FEW_PIXELS,
+    /** Out of step with its lead. */
+    OUT_OF_STEP,
+    /** It was carried here and nobody has looked at it yet. */
+    NOT_LOOKED_AT;
+
+    /** All there is to say of a crop. */
+    public static Set<NeedsLook> of(Crops crops, PhotoCrop crop) {
+        Set<NeedsLook> looks = EnumSet.noneOf(NeedsLook.class);
+        if (crop.isLimited()) {
+            looks.add(LIMITED);
+        }
+        if (crop.warnings().contains(PhotoCrop.Warning.SUBJECT_CUT)) {
+            looks.add(SUBJECT_CUT);
+        }
+        if (crop.hasTooFewPixels()) {
+            looks.add(TOO_FEW_PIXELS);
+        }
+        boolean follows = crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
+        if (follows
+                && StepFromLead.of(crops, crop.photo(), crop.format()).map(StepFromLead::isOut).orElse(false)) {
+            looks.add(OUT_OF_STEP);
+        }
+        if (follows && !crop.isDone()) {
+            looks.add(NOT_LOOKED_AT);
+        }
+        return looks;
+    }
+}

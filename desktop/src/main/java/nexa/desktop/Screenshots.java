@@ -1,0 +1,158 @@
+package nexa.desktop;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import nexa.desktop.shell.Shell;
+
+/** Takes the pictures of the documentation: the real window, one main view after the other, then ends the program. */
+final class Screenshots {
+    private static final Duration TO_SETTLE = Duration.seconds(3);
+
+    private static final int MOVES = 6;
+    private static final Duration BETWEEN_MOVES = Duration.millis(60);
+
+    private final Stage stage;
+    private final Shell shell;
+    private final Path folder;
+    private final Robot robot = new Robot();
+    private final Deque<Map.Entry<String, Runnable>> views = new ArrayDeque<>();
+
+    Screenshots(Stage stage, Shell shell, Path folder) {
+        this.stage = stage;
+        this.shell = shell;
+        this.folder = folder;
+        stage.setX(0);
+        stage.setY(0);
+        views.add(Map.entry("sheet", () -> shell.go("sheet")));
+        views.add(Map.entry("easel", () -> {
+            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
+            shell.go("easel");
+            fire("#guide-spiral");
+        }));
+        views.add(Map.entry("easel-turning", this::holdVernier));
+        views.add(Map.entry("format-editor", () -> {
+            robot.mouseRelease(MouseButton.PRIMARY);
+            PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
+            released.setOnFinished(
+                    event -> lastOf((MenuButton) find("#add-format")).fire());
+            released.play();
+        }));
+        views.add(Map.entry("print-help", () -> {
+            fire("#close-panel");
+            shell.session().orElseThrow().undo();
+            shell.session().orElseThrow().undo();
+            // Undoing went to what had changed.
+            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
+            fire("#print-help");
+        }));
+        views.add(Map.entry("carry", () -> {
+            fire("#close-panel");
+            fire("#carry");
+        }));
+        views.add(Map.entry("line-up", () -> {
+            fire("#close-panel");
+            shell.go("lineup");
+        }));
+        views.add(Map.entry("hand-over", () -> shell.go("handover")));
+        views.add(Map.entry("hand-over-running", () -> {
+            fire("#deliver");
+            // What is seen is a delivery on its way, however fast this machine is.
+            PauseTransition onItsWay = new PauseTransition(TO_SETTLE.multiply(0.6));
+            onItsWay.setOnFinished(event -> fire("#pause-delivery"));
+            onItsWay.play();
+        }));
+    }
+
+    private static MenuItem lastOf(MenuButton menu) {
+        return menu.getItems().get(menu.getItems().size() - 1);
+    }
+
+    private Node find(String query) {
+        return Objects.requireNonNull(stage.getScene().lookup(query), query);
+    }
+
+    private void fire(String query) {
+        ((ButtonBase) find(query)).fire();
+    }
+
+    /** Turns the photo a little by the vernier, and keeps hold of it. */
+    private void holdVernier() {
+        Bounds vernier = find("#vernier").localToScreen(find("#vernier").getBoundsInLocal());
+        robot.mouseMove(vernier.getCenterX(), vernier.getCenterY());
+        robot.mousePress(MouseButton.PRIMARY);
+        // Each move has to arrive before the next one, or none is seen.
+        for (int i = 1; i <= MOVES; i++) {
+            double x = vernier.getCenterX() + i * 10.0;
+            PauseTransition later = new PauseTransition(BETWEEN_MOVES.multiply(i));
+            later.setOnFinished(event -> robot.mouseMove(x, vernier.getCenterY()));
+            later.play();
+        }
+    }
+
+    void take() {
+        if (views.isEmpty()) {
+            Platform.exit();
+            return;
+        }
+        if (!isAllRead()) {
+            PauseTransition wait = new PauseTransition(TO_SETTLE);
+            wait.setOnFinished(event -> take());
+            wait.play();
+            return;
+        }
+        Map.Entry<String, Runnable> view = views.poll();
+        view.getValue().run();
+        PauseTransition settle = new PauseTransition(TO_SETTLE);
+        settle.setOnFinished(event -> {
+            save(view.getKey());
+            take();
+        });
+        settle.play();
+    }
+
+    private boolean isAllRead() {
+        return shell.session()
+                .map(session -> session.shoot().photos().size()
+                        <= session.readingProperty().get().facts().size())
+                .orElse(false);
+    }
+
+    private void save(String name) {
+        WritableImage image = robot.getScreenCapture(
+                null,
+                stage.getX() + stage.getScene().getX(),
+                stage.getY() + stage.getScene().getY(),
+                stage.getScene().getWidth(),
+                stage.getScene().getHeight());
+        try {
+            Files.createDirectories(folder);
+            ImageIO.write(
+                    SwingFXUtils.fromFXImage(image, null),
+                    "png",
+                    folder.resolve(name + ".png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package nexa.desktop.desk;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import nexa.core.crop.TypedCrop;
+import nexa.core.crop.TypedCrop.Field;
+import nexa.core.series.PhotoCrop;
+import nexa.desktop.parts.FormatWords;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
+
+/** The desk's part for the crop in numbers: in pixels or per cent of the photo, and what comes out. */
+public final class CropSection {
+    /** What can be done with the numbers. */
+    public interface Actions {
+        /** A length in the photo's pixels was typed. */
+        void typed(Field field, double pixels);
+
+        /** Something was typed that is no length. */
+        void notALength(String text);
+
+        void printHelp();
+    }
+
+    private final Actions actions;
+    private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
+    private final ToggleButton inPercent;
+    private final Label output = Parts.label("", "small");
+    private final Label detail = Parts.label("", "small", "quiet");
+    private static final double WIDTH = 250;
+
+    private final DeskPart part = new DeskPart("desk.crop");
+    private Optional<PhotoCrop> shown = Optional.empty();
+
+    public CropSection(Actions actions) {
+        this.actions = actions;
+        inPercent = Parts.toggle("desk.percent", "choice", "tiny");
+        inPercent.setId("in-percent");
+        inPercent.setOnAction(event -> refill());
+        GridPane grid = new GridPane();
+        grid.setHgap(6);
+        grid.setVgap(4);
+        add(grid, Field.WIDTH, "desk.width", 0, 0);
+        add(grid, Field.LEFT, "desk.left", 2, 0);
+        add(grid, Field.HEIGHT, "desk.height", 0, 1);
+        add(grid, Field.TOP, "desk.top", 2, 1);
+        HBox heading = new HBox(6, part.head(), Parts.spacer(), inPercent);
+        heading.setAlignment(Pos.CENTER_LEFT);
+        Button print = Parts.button("desk.print", actions::printHelp, "small-button");
+        print.setId("print-help");
+        HBox foot = new HBox(6, new VBox(0, output, detail), Parts.spacer(), print);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        VBox node = new VBox(5, heading, grid, foot);
+        node.getStyleClass().add("desk-section");
+        part.with(node, TextSize.scaled(WIDTH));
+    }
+
+    private void add(GridPane grid, Field field, String key, int column, int row) {
+        TextField text = new TextField();
+        text.setId("number-" + field.name().toLowerCase(Locale.ROOT));
+        text.getStyleClass().add("number-field");
+        text.setPrefColumnCount(5);
+        text.setAccessibleText(Words.get(key));
+        text.setTooltip(Parts.tooltip(Words.get("desk.number.tip")));
+        text.setOnAction(event -> typed(field, text.getText()));
+        text.focusedProperty().addListener((observed, before, now) -> {
+            if (!now) {
+                refill();
+            }
+        });
+        fields.put(field, text);
+        grid.add(Parts.label(Words.get(key), "small", "quiet"), column, row);
+        grid.add(text, column + 1, row);
+    }
+
+    private void typed(Field field, String text) {
+        shown.ifPresent(crop -> {
+            OptionalDouble pixels = new TypedLength(crop, field, inPercent.isSelected()).pixels(text);
+            if (pixels.isPresent()) {
+                actions.typed(field, pixels.getAsDouble());
+            } else {
+                actions.notALength(text);
+            }
+            refill();
+        });
+    }
+
+    DeskPart part() {
+        return part;
+    }
+
+    void show(PhotoCrop crop) {
+        shown = Optional.of(crop);
+        fields.forEach((field, text) -> {
+            if (!text.isFocused()) {
+                fill(crop, field, text);
+            }
+        });
+        output.setText(FormatWords.shortOutput(crop));
+        detail.setText(FormatWords.detail(crop));
+        detail.getStyleClass().setAll("label", "small", crop.hasTooFewPixels() ? "look" : "quiet");
+    }
+
+    private void refill() {
+        shown.ifPresent(crop -> fields.forEach((field, text) -> fill(crop, field, text)));
+    }
+
+    private void fill(PhotoCrop crop, Field field, TextField text) {
+        double pixels = TypedCrop.value(crop.outline(), crop.crop(), field);
+        double whole = TypedLength.whole(crop, field);
+        text.setText(
+                inPercent.isSelected()
+                        ? Words.get("desk.percent.value", Words.number(100 * pixels / whole, 1))
+                        : Words.number(pixels, 0));
+    }
+
+    void clear() {
+        shown = Optional.empty();
+        fields.values().forEach(TextField::clear);
+        output.setText("");
+        detail.setText("");
+    }
+}

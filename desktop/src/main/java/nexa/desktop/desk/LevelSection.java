@@ -1,0 +1,151 @@
+package nexa.desktop.desk;
+
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.geometry.Angle;
+import nexa.core.series.Reorient;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.TypedAngle;
+import nexa.desktop.parts.Words;
+import org.kordamp.ikonli.feather.Feather;
+
+/** The desk's part for the photo's angle: vernier, typed angle, tracing, quarter turns, mirroring. */
+public final class LevelSection {
+    /** What can be done with the level. */
+    public interface Actions extends Vernier.Listener {
+        void trace(boolean isOn);
+
+        void reorient(Reorient how);
+
+        void startAgain(StartKind what);
+
+        /** A typed angle that means nothing. */
+        void notAnAngle(String text);
+    }
+
+    private static final double WIDTH = 356;
+
+    private final Actions actions;
+    private final DeskPart part = new DeskPart("desk.level");
+    private final Vernier vernier;
+    private final TextField angle = new TextField();
+    private final ToggleButton trace;
+    private final Button asShot;
+    private final VBox node;
+    private double shown;
+
+    public LevelSection(Actions actions) {
+        this.actions = actions;
+        this.vernier = new Vernier(actions);
+        angle.setId("angle");
+        angle.getStyleClass().add("number-field");
+        angle.setPrefColumnCount(5);
+        angle.setAccessibleText(Words.get("level.angle"));
+        angle.setTooltip(Parts.tooltip(Words.get("level.angle.tip")));
+        angle.setOnAction(event -> typed());
+        angle.focusedProperty().addListener((observed, before, now) -> {
+            if (!now) {
+                angle.setText(words(shown));
+            }
+        });
+        trace = Parts.toggle("level.trace", "choice");
+        trace.setId("trace");
+        trace.setOnAction(event -> actions.trace(trace.isSelected()));
+        asShot = Parts.button("level.asShot", () -> turn(0), "small-button");
+        HBox row = new HBox(
+                4,
+                angle,
+                trace,
+                asShot,
+                Parts.spacer(),
+                icon(Feather.ROTATE_CCW, Reorient.LEFT),
+                icon(Feather.ROTATE_CW, Reorient.RIGHT),
+                more());
+        row.setAlignment(Pos.CENTER_LEFT);
+        trace.setMinWidth(Region.USE_PREF_SIZE);
+        asShot.setMinWidth(Region.USE_PREF_SIZE);
+        node = new VBox(2, part.head(), vernier, row);
+        node.getStyleClass().add("desk-section");
+        node.setPrefWidth(TextSize.scaled(WIDTH));
+        part.with(node, TextSize.scaled(WIDTH));
+    }
+
+    private Button icon(Feather icon, Reorient how) {
+        Button button = new Button();
+        button.setGraphic(Parts.icon(icon));
+        button.getStyleClass().addAll("flat", "icon-button");
+        button.setId("reorient-" + how.name().toLowerCase(Locale.ROOT));
+        Parts.explain(button, Words.of("reorient", how));
+        button.setOnAction(event -> actions.reorient(how));
+        return button;
+    }
+
+    private MenuButton more() {
+        MenuButton menu = new MenuButton(Words.get("level.more"));
+        menu.getStyleClass().addAll("flat", "small-button");
+        menu.setAccessibleText(Words.get("level.more.tip"));
+        menu.setTooltip(Parts.tooltip(Words.get("level.more.tip")));
+        menu.setId("level-more");
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        for (Reorient how : new Reorient[] {Reorient.MIRROR, Reorient.MIRROR_DOWN, Reorient.HALF}) {
+            menu.getItems().add(Parts.item(Words.of("reorient", how), () -> actions.reorient(how)));
+        }
+        menu.getItems().add(new SeparatorMenuItem());
+        for (StartKind what : StartKind.values()) {
+            menu.getItems().add(Parts.item(Words.of("again", what), () -> actions.startAgain(what)));
+        }
+        return menu;
+    }
+
+    private void typed() {
+        try {
+            turn(TypedAngle.read(angle.getText()).degrees());
+        } catch (IllegalArgumentException e) {
+            actions.notAnAngle(angle.getText());
+        }
+        angle.setText(words(shown));
+    }
+
+    private void turn(double degrees) {
+        actions.turned(degrees, false);
+        actions.letGo();
+    }
+
+    DeskPart part() {
+        return part;
+    }
+
+    Vernier vernier() {
+        return vernier;
+    }
+
+    void show(Angle now) {
+        shown = now.degrees();
+        vernier.show(shown);
+        if (!angle.isFocused()) {
+            angle.setText(words(shown));
+        }
+        asShot.setDisable(shown == 0);
+    }
+
+    public void markTracing(boolean isOn) {
+        trace.setSelected(isOn);
+    }
+
+    void setEnabled(boolean isEnabled) {
+        node.setDisable(!isEnabled);
+    }
+
+    private static String words(double degrees) {
+        return Words.get("level.degrees", Words.number(degrees, 2));
+    }
+}

@@ -1,0 +1,8 @@
+package nexa.desktop.desk;
+
+/** What can be taken back to untouched. */
+public enum StartKind {
+    CROP,
+    LEVEL,
+    PHOTO
+}

@@ -1,0 +1,9 @@
+package nexa.desktop.desk;
+
+/** What lies around the photo. */
+public enum SurroundKind {
+    MID,
+    LIGHT,
+    WHITE,
+    BLACK
+}

@@ -1,0 +1,134 @@
+package nexa.desktop.stage;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.Cursor;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
+import nexa.core.crop.Handle;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.desktop.parts.Words;
+import nexa.desktop.picture.GuideLayer;
+import nexa.desktop.picture.Veil;
+
+/** What lies over the picture: the mat's veil, the crop's edge, the guide and the handles. */
+public final class CropOverlay extends Pane {
+    private static final double GRIP = 24;
+
+    private final Veil veil = new Veil();
+    private final Rectangle halo = new Rectangle();
+    private final Rectangle edge = new Rectangle();
+    private final GuideLayer guides = new GuideLayer();
+    private final PhotoLayer onPhoto = new PhotoLayer();
+    private final Map<Handle, StackPane> handles = new EnumMap<>(Handle.class);
+    private boolean hasVeil = true;
+
+    CropOverlay(Consumer<StackPane> prepareHandle) {
+        setPickOnBounds(false);
+        halo.getStyleClass().add("crop-halo");
+        edge.getStyleClass().add("crop-edge");
+        halo.setMouseTransparent(true);
+        edge.setMouseTransparent(true);
+        getChildren().addAll(veil, guides, halo, edge, onPhoto);
+        for (Handle handle : Handle.values()) {
+            StackPane grip = grip(handle);
+            prepareHandle.accept(grip);
+            handles.put(handle, grip);
+            getChildren().add(grip);
+        }
+    }
+
+    private static StackPane grip(Handle handle) {
+        Region square = new Region();
+        square.getStyleClass().add("handle-square");
+        StackPane grip = new StackPane(square);
+        grip.getStyleClass().add("handle");
+        grip.setUserData(handle);
+        grip.setId("handle-" + handle.name().toLowerCase(Locale.ROOT));
+        grip.setPrefSize(GRIP, GRIP);
+        grip.setFocusTraversable(true);
+        grip.setAccessibleText(Words.of("handle", handle));
+        grip.setCursor(cursor(handle));
+        return grip;
+    }
+
+    private static Cursor cursor(Handle handle) {
+        return switch (handle) {
+            case TOP_LEFT -> Cursor.NW_RESIZE;
+            case TOP -> Cursor.N_RESIZE;
+            case TOP_RIGHT -> Cursor.NE_RESIZE;
+            case RIGHT -> Cursor.E_RESIZE;
+            case BOTTOM_RIGHT -> Cursor.SE_RESIZE;
+            case BOTTOM -> Cursor.S_RESIZE;
+            case BOTTOM_LEFT -> Cursor.SW_RESIZE;
+            case LEFT -> Cursor.W_RESIZE;
+        };
+    }
+
+    /** Lays the overlay over a crop that lies at a frame of the stage, and over its photo. */
+    void lay(Rectangle frame, Projection projection, Outline outline) {
+        double left = frame.getX();
+        double top = frame.getY();
+        veil.setVisible(hasVeil);
+        if (hasVeil) {
+            veil.lay(
+                    outline.corners().stream().map(projection::toScreen).toList(),
+                    List.of(
+                            new Point(left, top),
+                            new Point(left + frame.getWidth(), top),
+                            new Point(left + frame.getWidth(), top + frame.getHeight()),
+                            new Point(left, top + frame.getHeight())));
+        }
+        place(halo, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
+        place(edge, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
+        handles.forEach((handle, grip) -> grip.resizeRelocate(
+                Math.round(left + (handle.x() + 1) / 2.0 * frame.getWidth() - GRIP / 2),
+                Math.round(top + (handle.y() + 1) / 2.0 * frame.getHeight() - GRIP / 2),
+                GRIP,
+                GRIP));
+        guides.lay(frame);
+        onPhoto.lay(projection);
+    }
+
+    private static void place(Rectangle part, double x, double y, double width, double height) {
+        part.setX(x);
+        part.setY(y);
+        part.setWidth(Math.max(0, width));
+        part.setHeight(Math.max(0, height));
+    }
+
+    public GuideLayer guides() {
+        return guides;
+    }
+
+    public PhotoLayer onPhoto() {
+        return onPhoto;
+    }
+
+    /**
+     * Shows how the crop's surroundings are veiled.
+     *
+     * @param strength 0 … 1
+     */
+    public void setMat(MatKind mat, double strength) {
+        hasVeil = mat != MatKind.NONE;
+        veil.setVisible(hasVeil);
+        veil.getStyleClass().setAll("mat", "mat-" + mat.name().toLowerCase(Locale.ROOT));
+        veil.setOpacity(strength);
+    }
+
+    /** Shows or hides everything that is worked with, leaving the veil. */
+    public void setTools(boolean shown) {
+        handles.values().forEach(grip -> grip.setVisible(shown));
+        halo.setVisible(shown);
+        edge.setVisible(shown);
+        guides.setVisible(shown);
+        onPhoto.setVisible(shown);
+    }
+}

@@ -1,0 +1,150 @@
+package nexa.desktop.stage;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
+import javafx.geometry.VPos;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.geometry.Size;
+
+/** What is drawn on the photo itself and goes with it: traced lines, the subject, a crop or circle being drawn. */
+public final class PhotoLayer extends Pane {
+    private static final double DOT = 3;
+    /** What is clear of a line is at least so far from it, in screen pixels. */
+    private static final double CLEAR = 8;
+
+    private static final List<Pos> PLACES =
+            List.of(Pos.BOTTOM_CENTER, Pos.TOP_CENTER, Pos.BOTTOM_LEFT, Pos.BOTTOM_RIGHT, Pos.TOP_LEFT, Pos.TOP_RIGHT);
+
+    /** The subject in the photo's pixels; a radius of 0 is none. */
+    public record Spot(Point at, double radius) {}
+
+    private final Path halo = new Path();
+    private final Path lines = new Path();
+    private final Circle ringHalo = new Circle();
+    private final Circle ring = new Circle();
+    private final Circle dotHalo = new Circle(DOT + 1.5);
+    private final Circle dot = new Circle(DOT);
+    private List<Segment> segments = List.of();
+    private Optional<Spot> spot = Optional.empty();
+    private Optional<Projection> projection = Optional.empty();
+    private Runnable laid = () -> {};
+
+    PhotoLayer() {
+        setManaged(false);
+        setMouseTransparent(true);
+        halo.getStyleClass().add("trace-halo");
+        lines.getStyleClass().add("trace-line");
+        ringHalo.getStyleClass().add("subject-halo");
+        ring.getStyleClass().add("subject-ring");
+        dotHalo.getStyleClass().add("subject-dot-halo");
+        dot.getStyleClass().add("subject-dot");
+        getChildren().addAll(halo, lines, ringHalo, ring, dotHalo, dot);
+        show(Optional.empty());
+    }
+
+    /** Lines in the photo's pixels. */
+    public void show(List<Segment> newSegments) {
+        segments = newSegments;
+        projection.ifPresent(this::lay);
+    }
+
+    public void show(Optional<Spot> newSpot) {
+        spot = newSpot;
+        projection.ifPresent(this::lay);
+        boolean hasRing = spot.map(shown -> shown.radius() > 0).orElse(false);
+        ring.setVisible(hasRing);
+        ringHalo.setVisible(hasRing);
+        dot.setVisible(spot.isPresent());
+        dotHalo.setVisible(spot.isPresent());
+    }
+
+    /** Hears whenever what is drawn has come to lie elsewhere. */
+    public void onLaid(Runnable listener) {
+        laid = listener;
+    }
+
+    void lay(Projection newProjection) {
+        projection = Optional.of(newProjection);
+        halo.getElements().setAll(elements(newProjection));
+        lines.getElements().setAll(elements(newProjection));
+        spot.ifPresent(shown -> {
+            Point at = newProjection.toScreen(shown.at());
+            for (Circle circle : List.of(ringHalo, ring, dotHalo, dot)) {
+                circle.setCenterX(at.x());
+                circle.setCenterY(at.y());
+            }
+            ring.setRadius(shown.radius() * newProjection.scale());
+            ringHalo.setRadius(shown.radius() * newProjection.scale());
+        });
+        laid.run();
+    }
+
+    /**
+     * The place of the stage where the fewest of the lines lie under a bar: below if they leave that free.
+     *
+     * @param margin between the bar and the stage's edges
+     */
+    public Pos clearest(Region bar, double margin) {
+        if (projection.isEmpty()) {
+            return Pos.BOTTOM_CENTER;
+        }
+        Size stage = projection.get().stage();
+        double width = bar.prefWidth(-1);
+        double height = bar.prefHeight(-1);
+        return PLACES.stream()
+                .min(Comparator.comparingLong(
+                        place -> crossing(around(place, stage, width, height, margin), projection.get())))
+                .orElseThrow();
+    }
+
+    private static Rectangle2D around(Pos place, Size stage, double width, double height, double margin) {
+        double right = stage.width() - width - margin;
+        double x = switch (place.getHpos()) {
+            case LEFT -> margin;
+            case RIGHT -> right;
+            default -> (stage.width() - width) / 2;
+        };
+        double y = place.getVpos() == VPos.TOP ? margin : stage.height() - height - margin;
+        return new Rectangle2D(x - CLEAR, y - CLEAR, width + 2 * CLEAR, height + 2 * CLEAR);
+    }
+
+    private long crossing(Rectangle2D bar, Projection onto) {
+        return segments.stream()
+                .filter(segment -> {
+                    Point from = onto.toScreen(segment.from());
+                    Point to = onto.toScreen(segment.to());
+                    double length = Math.max(1, from.distance(to));
+                    for (double along = 0; along <= length; along += CLEAR) {
+                        Point at = from.plus(to.minus(from).times(along / length));
+                        if (bar.contains(at.x(), at.y())) {
+                            return true;
+                        }
+                    }
+                    return false;
+                })
+                .count();
+    }
+
+    private List<PathElement> elements(Projection onto) {
+        List<PathElement> elements = new ArrayList<>();
+        for (Segment segment : segments) {
+            Point from = onto.toScreen(segment.from());
+            Point to = onto.toScreen(segment.to());
+            elements.add(new MoveTo(from.x(), from.y()));
+            elements.add(new LineTo(to.x(), to.y()));
+        }
+        return elements;
+    }
+}

@@ -1,0 +1,103 @@
+package nexa.desktop.stage;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
+import nexa.imaging.pictures.Picture;
+import nexa.imaging.pictures.ScreenRenderer;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
+import nexa.imaging.work.WorkQueue;
+
+/**
+ * Draws the photo as it lies in the stage, off the JavaFX thread. The drawing reaches somewhat beyond the stage, so that
+ * sliding only has to shift it. Of drawings asked for while one is being made only the latest is made.
+ */
+final class StagePicture {
+    /** How far the drawing reaches beyond the stage on every side, as a share of the stage, while nothing turns. */
+    static final double BEYOND = 0.2;
+
+    /** What to draw, and who is to hear when it is done. */
+    /**
+     * How much is drawn.
+     *
+     * @param beyond how far it reaches beyond the stage on every side, as a share of the stage, 0 … 1
+     * @param density pixels of the drawing along one of the stage's
+     */
+    record Detail(double beyond, double density) {}
+
+    /** A drawing and the projection it was made for. */
+    record Drawing(Picture picture, Projection projection, Detail detail) {
+        double beyond() {
+            return detail.beyond();
+        }
+
+        double density() {
+            return detail.density();
+        }
+    }
+
+    private final WorkQueue queue = WorkQueue.withThreads("stage picture", 1, Long.MAX_VALUE);
+    /** What is being drawn for now, the last one perhaps not begun yet. */
+    private final Deque<Ticket> asked = new ArrayDeque<>();
+
+    /**
+     * Draws a photo.
+     *
+     * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
+     */
+    void draw(Picture source, Photo photo, Projection projection, Detail detail, Consumer<Drawing> done) {
+        if (!asked.isEmpty()) {
+            asked.getLast().drop();
+        }
+        asked.removeIf(Ticket::isCancelled);
+        asked.add(queue.add(
+                Urgency.NOW,
+                WorkQueue.LIGHT,
+                ticket -> hear(ticket, drawn(source, photo, projection, detail), drawing -> {
+                    asked.remove(ticket);
+                    done.accept(drawing);
+                })));
+    }
+
+    /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
+    void drawAhead(Picture source, Photo photo, Projection projection, double density, Consumer<Drawing> done) {
+        queue.add(
+                Urgency.AHEAD,
+                WorkQueue.LIGHT,
+                ticket -> hear(ticket, drawn(source, photo, projection, new Detail(BEYOND, density)), done));
+    }
+
+    private static void hear(Ticket ticket, Drawing drawing, Consumer<Drawing> done) {
+        Platform.runLater(() -> {
+            if (!ticket.isCancelled()) {
+                done.accept(drawing);
+            }
+        });
+    }
+
+    /** Nothing that is being drawn for now is heard of any more. */
+    void forget() {
+        asked.forEach(Ticket::cancel);
+        asked.clear();
+    }
+
+    private static Drawing drawn(Picture source, Photo photo, Projection projection, Detail detail) {
+        double larger = (1 + 2 * detail.beyond()) * detail.density();
+        int width = (int) Math.ceil(projection.stage().width() * larger);
+        int height = (int) Math.ceil(projection.stage().height() * larger);
+        double scale = projection.scale() * detail.density();
+        Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
+        // While it is being turned, it lies otherwise than the shoot says.
+        Photo lying = photo.withAngle(projection.angle());
+        return new Drawing(ScreenRenderer.render(source, lying, part, width, height), projection, detail);
+    }
+
+    void dispose() {
+        queue.close();
+    }
+}

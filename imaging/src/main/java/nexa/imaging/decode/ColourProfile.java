@@ -1,0 +1,109 @@
+package nexa.imaging.decode;
+
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.awt.image.BufferedImage;
+import java.awt.image.ColorConvertOp;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Objects;
+import java.util.Optional;
+import nexa.imaging.MatImages;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/** A photo's colour profile. */
+public final class ColourProfile {
+    private static final int COLOUR_SPACE = 0xA001;
+    private static final int SRGB = 1;
+    private static final int INTEROPERABILITY_INDEX = 1;
+    private static final String WIDE = "R03";
+
+    private final byte[] bytes;
+    private final ICC_Profile profile;
+
+    private ColourProfile(byte[] bytes, ICC_Profile profile) {
+        this.bytes = bytes;
+        this.profile = profile;
+    }
+
+    /** A profile that can be used; empty for no bytes or broken ones. */
+    static Optional<ColourProfile> read(byte[] bytes) {
+        if (bytes.length == 0) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new ColourProfile(bytes, ICC_Profile.getInstance(bytes)));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** The profile of the colours that an EXIF block tells of in its own way; empty if it tells of none, or of sRGB. */
+    static Optional<ColourProfile> toldBy(byte[] exif) {
+        Optional<TiffDirectory> directory = TiffDirectory.read(exif).flatMap(first -> first.below(TiffDirectory.EXIF));
+        boolean isWide = directory
+                .filter(told -> told.number(COLOUR_SPACE).orElse(0) != SRGB)
+                .flatMap(told -> told.below(TiffDirectory.INTEROPERABILITY))
+                .flatMap(told -> told.text(INTEROPERABILITY_INDEX))
+                .map(WIDE::equals)
+                .orElse(false);
+        return isWide ? Optional.of(Wide.PROFILE) : Optional.empty();
+    }
+
+    /** The colours of option file R03 of the design rule for camera file systems (DCF 2.0). */
+    private static final class Wide {
+        static final ColourProfile PROFILE = load();
+
+        private static ColourProfile load() {
+            try (InputStream in = Objects.requireNonNull(ColourProfile.class.getResourceAsStream("exif-r03.icc"))) {
+                return read(in.readAllBytes()).orElseThrow();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+
+    public static ColourProfile srgb() {
+        ICC_Profile srgb = ICC_Profile.getInstance(ColorSpace.CS_sRGB);
+        return new ColourProfile(srgb.getData(), srgb);
+    }
+
+    /** As embedded in the photo. */
+    public byte[] bytes() {
+        return bytes.clone();
+    }
+
+    /**
+     * Turns pixels of this profile into sRGB, in place: BGR, or BGRA with what is see-through left so. Grey ones become BGR.
+     * Pixels of another kind than the profile's are left alone.
+     */
+    public void toSrgb(Mat pixels) {
+        if (pixels.channels() == 4) {
+            try (Mat alpha = new Mat()) {
+                opencv_core.extractChannel(pixels, alpha, 3);
+                opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGRA2BGR);
+                toSrgb(pixels);
+                opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGR2BGRA);
+                opencv_core.insertChannel(alpha, pixels, 3);
+            }
+        } else if (pixels.channels() == profile.getNumComponents() && isRgbOrGrey()) {
+            BufferedImage from = MatImages.image(pixels, new ICC_ColorSpace(profile));
+            boolean isDeep = pixels.depth() == opencv_core.CV_16U;
+            BufferedImage to =
+                    MatImages.blank(pixels.cols(), pixels.rows(), isDeep, ColorSpace.getInstance(ColorSpace.CS_sRGB));
+            new ColorConvertOp(null).filter(from, to);
+            try (Mat turned = MatImages.mat(to.getRaster(), isDeep)) {
+                turned.copyTo(pixels);
+            }
+        }
+    }
+
+    private boolean isRgbOrGrey() {
+        int type = profile.getColorSpaceType();
+        return type == ColorSpace.TYPE_RGB || type == ColorSpace.TYPE_GRAY;
+    }
+}

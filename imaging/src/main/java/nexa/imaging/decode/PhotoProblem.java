@@ -1,0 +1,78 @@
+package nexa.imaging.decode;
+
+import java.util.Locale;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
+
+/** A photo that cannot be read, and why. */
+public final class PhotoProblem extends Exception implements Telling {
+    private static final long serialVersionUID = 1L;
+
+    /** Why a photo cannot be read. */
+    public enum Reason {
+        /** The file is not there any more. */
+        MISSING,
+        /** The file has no contents. */
+        EMPTY,
+        /** The contents are of no kind that can be read. */
+        UNKNOWN_KIND,
+        /** The contents are broken. */
+        DAMAGED,
+        /** The contents end before they should. */
+        CUT_OFF,
+        /** It is coded in more passes than any camera or program uses; decoding would take minutes. */
+        TOO_MANY_SCANS,
+        /** The name has bytes that are no letters in this system. */
+        UNREADABLE_NAME,
+        /** It would not fit into memory. */
+        TOO_LARGE,
+        /** The photo is another one than when the shoot was opened. */
+        CHANGED,
+        /** The system does not give the file out. */
+        NO_ACCESS
+    }
+
+    private final Reason reason;
+    private final transient Message told;
+
+    public PhotoProblem(String file, Reason reason) {
+        this(file, reason, null);
+    }
+
+    public PhotoProblem(String file, Reason reason, Throwable cause) {
+        this(reason, Message.of(key(reason), file), cause);
+    }
+
+    private PhotoProblem(Reason reason, Message told, Throwable cause) {
+        super(told.toString(), cause);
+        this.reason = reason;
+        this.told = told;
+    }
+
+    private static String key(Reason reason) {
+        return "photo." + reason.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** A photo that is coded in so many passes. */
+    static PhotoProblem tooManyScans(String file, int scans) {
+        return new PhotoProblem(Reason.TOO_MANY_SCANS, Message.of(key(Reason.TOO_MANY_SCANS), file, scans), null);
+    }
+
+    /** Anything that working on a photo may throw, as that photo's problem. */
+    public static PhotoProblem of(String file, Throwable thrown) {
+        if (thrown instanceof PhotoProblem known) {
+            return known;
+        }
+        boolean isTooLarge = thrown instanceof OutOfMemoryError || thrown.getCause() instanceof OutOfMemoryError;
+        return new PhotoProblem(file, isTooLarge ? Reason.TOO_LARGE : Reason.DAMAGED, thrown);
+    }
+
+    public Reason reason() {
+        return reason;
+    }
+
+    @Override
+    public Message told() {
+        return told;
+    }
+}

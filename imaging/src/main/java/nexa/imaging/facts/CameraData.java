@@ -1,0 +1,54 @@
+package nexa.imaging.facts;
+
+import com.drew.lang.Rational;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import java.util.Optional;
+
+/**
+ * How a photo was taken, as far as it says so.
+ *
+ * @param camera its model
+ * @param lens its model
+ * @param focalLength in millimetres
+ * @param aperture the f-number
+ * @param exposure in seconds
+ * @param iso the sensitivity
+ */
+public record CameraData(
+        Optional<String> camera,
+        Optional<String> lens,
+        Optional<Double> focalLength,
+        Optional<Double> aperture,
+        Optional<Double> exposure,
+        Optional<Integer> iso) {
+
+    static CameraData of(Metadata metadata) {
+        ExifIFD0Directory main = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+        ExifSubIFDDirectory exif = metadata.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+        return new CameraData(
+                text(main, ExifDirectoryBase.TAG_MODEL),
+                text(exif, ExifDirectoryBase.TAG_LENS_MODEL),
+                number(exif, ExifDirectoryBase.TAG_FOCAL_LENGTH),
+                number(exif, ExifDirectoryBase.TAG_FNUMBER),
+                number(exif, ExifDirectoryBase.TAG_EXPOSURE_TIME),
+                Optional.ofNullable(exif).map(found -> found.getInteger(ExifDirectoryBase.TAG_ISO_EQUIVALENT)));
+    }
+
+    private static Optional<String> text(ExifDirectoryBase directory, int tag) {
+        return Optional.ofNullable(directory)
+                .map(found -> found.getString(tag))
+                .map(String::strip)
+                .filter(text -> !text.isEmpty());
+    }
+
+    private static Optional<Double> number(ExifDirectoryBase directory, int tag) {
+        return Optional.ofNullable(directory)
+                .map(found -> found.getRational(tag))
+                .filter(rational -> rational.getDenominator() != 0)
+                .map(Rational::doubleValue)
+                .filter(value -> value > 0);
+    }
+}

@@ -1,0 +1,141 @@
+package nexa.imaging.facts;
+
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import java.io.BufferedInputStream;
+import java.io.EOFException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.shoot.FileIdentity;
+import nexa.core.shoot.Subject;
+import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoHeader;
+import nexa.imaging.decode.PhotoKind;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.decode.StoredPixels;
+
+/**
+ * What a photo says of itself, read without its pixels.
+ *
+ * @param kind what its contents are
+ * @param stored how its pixels lie in the file
+ * @param orientation how the stored pixels are seen upright
+ * @param capturedAt when it was taken
+ * @param camera how it was taken
+ * @param subject what the camera says it is about, in the photo as seen
+ * @param identity by what the file is known again under another name
+ */
+public record PhotoFacts(
+        PhotoKind kind,
+        StoredPixels stored,
+        ExifOrientation orientation,
+        Optional<CaptureTime> capturedAt,
+        CameraData camera,
+        Optional<Subject> subject,
+        FileIdentity identity) {
+    private static final int SUBJECT_AREA = 0x9214;
+    private static final long MOST_PIXELS = 400_000_000;
+
+    /** The size as seen, after the EXIF orientation. */
+    public PixelSize pixels() {
+        return orientation.swapsSides() ? stored.size().swapped() : stored.size();
+    }
+
+    /** @throws PhotoProblem if the photo is not there, of no known kind, damaged or too large */
+    public static PhotoFacts read(Path file) throws PhotoProblem {
+        String name = file.getFileName().toString();
+        try {
+            if (Files.exists(file) && !Files.isRegularFile(file)) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.UNKNOWN_KIND);
+            }
+            if (Files.size(file) == 0) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.EMPTY);
+            }
+            PhotoKind kind = kind(file);
+            return of(name, kind, PhotoHeader.read(file, kind), PhotoFile.identity(file));
+        } catch (EOFException | ImageProcessingException | RuntimeException | StackOverflowError e) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
+        } catch (IOException e) {
+            throw PhotoFile.problem(file, e);
+        } catch (OutOfMemoryError e) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE, e);
+        }
+    }
+
+    private static PhotoKind kind(Path file) throws IOException, PhotoProblem {
+        try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            return PhotoKind.of(in)
+                    .orElseThrow(
+                            () -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.UNKNOWN_KIND));
+        }
+    }
+
+    /**
+     * Sees to it that the photo can be decoded, as far as that can be told without doing so.
+     *
+     * @throws PhotoProblem if it is cut off, or coded so that decoding it would take minutes
+     */
+    void requireWhole(Path file) throws PhotoProblem {
+        try {
+            kind.decoder().requireWhole(file);
+        } catch (IOException e) {
+            throw PhotoFile.problem(file, e);
+        }
+    }
+
+    private static PhotoFacts of(String name, PhotoKind kind, PhotoHeader header, FileIdentity identity)
+            throws PhotoProblem {
+        PixelSize stored = header.stored().size();
+        if ((long) stored.width() * stored.height() > MOST_PIXELS) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE);
+        }
+        Metadata exif = header.exif();
+        ExifOrientation orientation = orientation(exif);
+        return new PhotoFacts(
+                kind,
+                header.stored(),
+                orientation,
+                CaptureTime.of(exif),
+                CameraData.of(exif),
+                subject(exif, stored, orientation),
+                identity);
+    }
+
+    /** The tag's point or circle lies in the stored pixels; it is turned and mirrored with them. */
+    private static Optional<Subject> subject(Metadata metadata, PixelSize stored, ExifOrientation orientation) {
+        ExifSubIFDDirectory exif = metadata.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+        int[] area = exif == null ? null : exif.getIntArray(SUBJECT_AREA);
+        if (area == null || area.length < 2) {
+            return Optional.empty();
+        }
+        double x = (double) area[0] / stored.width();
+        double y = (double) area[1] / stored.height();
+        if (x < 0 || x > 1 || y < 0 || y > 1) {
+            return Optional.empty();
+        }
+        double diameter = area.length == 3 ? area[2] : area.length == 4 ? Math.min(area[2], area[3]) : 0;
+        double radius = diameter / 2 / Math.min(stored.width(), stored.height());
+        boolean hasRadius = radius >= Subject.SMALLEST && radius <= 1;
+        return Optional.of(new Subject(
+                orientation.seen(new Point(x, y)), hasRadius ? OptionalDouble.of(radius) : OptionalDouble.empty()));
+    }
+
+    private static ExifOrientation orientation(Metadata metadata) {
+        for (ExifIFD0Directory exif : metadata.getDirectoriesOfType(ExifIFD0Directory.class)) {
+            Integer value = exif.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
+            if (value != null) {
+                return ExifOrientation.of(value);
+            }
+        }
+        return ExifOrientation.UPRIGHT;
+    }
+}

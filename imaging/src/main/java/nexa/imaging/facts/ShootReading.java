@@ -1,0 +1,167 @@
+package nexa.imaging.facts;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.shoot.FileOrder;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoProblem;
+
+/**
+ * What the photos of a shoot say of themselves.
+ *
+ * @param facts by file, for the photos that could be read
+ * @param problems by file, for those that could not
+ */
+public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProblem> problems) {
+
+    public ShootReading {
+        facts = Map.copyOf(facts);
+        problems = Map.copyOf(problems);
+    }
+
+    /** Reads every photo's facts. Stops early, with what has been read, when the thread is interrupted. */
+    public static ShootReading of(Shoot shoot, Path folder) {
+        return of(shoot.photos(), folder);
+    }
+
+    /** As {@link #of(Shoot, Path)}, of some photos. */
+    public static ShootReading of(List<Photo> photos, Path folder) {
+        Map<String, PhotoFacts> facts = new LinkedHashMap<>();
+        Map<String, PhotoProblem> problems = new LinkedHashMap<>();
+        for (Photo photo : photos) {
+            if (Thread.currentThread().isInterrupted()) {
+                break;
+            }
+            try {
+                Path file = PhotoFile.of(folder, photo.file());
+                PhotoFacts read = PhotoFacts.read(file);
+                facts.put(photo.file(), read);
+                read.requireWhole(file);
+            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                // Whatever a photo throws is that photo's problem, and the others are read all the same.
+                problems.put(photo.file(), PhotoProblem.of(photo.file(), e));
+            }
+        }
+        return new ShootReading(facts, problems);
+    }
+
+    /** Nothing read yet. */
+    public static ShootReading none() {
+        return new ShootReading(Map.of(), Map.of());
+    }
+
+    /** This reading and a later one together: a photo that could be read then has no problem any more. */
+    public ShootReading plus(ShootReading later) {
+        Map<String, PhotoFacts> allFacts = new HashMap<>(facts);
+        allFacts.putAll(later.facts);
+        Map<String, PhotoProblem> allProblems = new HashMap<>(problems);
+        allProblems.keySet().removeAll(later.facts.keySet());
+        allProblems.putAll(later.problems);
+        return new ShootReading(allFacts, allProblems);
+    }
+
+    /** Whether a photo has been read, or found unreadable. */
+    public boolean has(Photo photo) {
+        return facts.containsKey(photo.file()) || problems.containsKey(photo.file());
+    }
+
+    /** Whether this tells files of photos apart of which something is said by hand and that had no such identity yet. */
+    public boolean identifies(Shoot shoot) {
+        return shoot.photos().stream()
+                .filter(photo -> !photo.isUntouchedByHand() && facts.containsKey(photo.file()))
+                .anyMatch(photo -> !photo.identity()
+                        .equals(Optional.of(facts.get(photo.file()).identity())));
+    }
+
+    /**
+     * This reading with those photos read that are not yet, and those read again that had a problem, for it may have passed.
+     * Stops early when the thread is interrupted.
+     *
+     * @param read hears of each photo
+     */
+    public ShootReading completed(List<Photo> photos, Path folder, Runnable read) {
+        List<ShootReading> news = new ArrayList<>();
+        for (Photo photo : photos) {
+            if (Thread.currentThread().isInterrupted()) {
+                break;
+            }
+            if (!has(photo) || problems.containsKey(photo.file())) {
+                news.add(of(List.of(photo), folder));
+            }
+            read.run();
+        }
+        Map<String, PhotoFacts> newFacts = new HashMap<>();
+        Map<String, PhotoProblem> newProblems = new HashMap<>();
+        news.forEach(one -> {
+            newFacts.putAll(one.facts);
+            newProblems.putAll(one.problems);
+        });
+        return plus(new ShootReading(newFacts, newProblems));
+    }
+
+    /**
+     * The shoot with the photos' true sizes as far as they are read, in the order it has. Where nobody marked a subject, the
+     * one the camera marked is taken.
+     */
+    public Shoot sized(Shoot shoot) {
+        return shoot.draft()
+                .changeAll(photo -> {
+                    PhotoFacts read = facts.get(photo.file());
+                    return read == null ? photo : read(photo, read);
+                })
+                .shoot();
+    }
+
+    private static Photo read(Photo photo, PhotoFacts facts) {
+        boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()))
+                && photo.identity().equals(Optional.of(facts.identity()));
+        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
+        // The camera's mark is told for the photo as it was stored upright.
+        boolean takesSubject = photo.preparation().isUpright()
+                && photo.subject().isEmpty()
+                && !photo.hasNoSubject()
+                && facts.subject().isPresent();
+        return takesSubject ? sized.withSubject(facts.subject()) : sized;
+    }
+
+    /** The shoot with the photos' true sizes, in the shoot's order. */
+    public Shoot appliedTo(Shoot shoot) {
+        List<Photo> photos = new ArrayList<>(sized(shoot).photos());
+        Comparator<Photo> order = Comparator.comparing(Photo::file, FileOrder.BY_NAME);
+        if (shoot.order() == Shoot.Order.TIME) {
+            order = byTime(photos).thenComparing(order);
+        }
+        photos.sort(order);
+        return shoot.withPhotos(photos);
+    }
+
+    /**
+     * By the moments themselves if every dated photo tells its own; else by the cameras' clocks, since moments and clocks do
+     * not compare. Photos without a date come last.
+     */
+    private Comparator<Photo> byTime(List<Photo> photos) {
+        List<CaptureTime> times =
+                photos.stream().flatMap(photo -> capturedAt(photo).stream()).toList();
+        boolean areMoments = times.stream().allMatch(time -> time.instant().isPresent());
+        return areMoments
+                ? Comparator.comparing(
+                        photo -> capturedAt(photo).flatMap(CaptureTime::instant).orElse(Instant.MAX))
+                : Comparator.comparing(
+                        photo -> capturedAt(photo).map(CaptureTime::local).orElse(LocalDateTime.MAX));
+    }
+
+    /** When a photo was taken, if it says so. */
+    public Optional<CaptureTime> capturedAt(Photo photo) {
+        return Optional.ofNullable(facts.get(photo.file())).flatMap(PhotoFacts::capturedAt);
+    }
+}

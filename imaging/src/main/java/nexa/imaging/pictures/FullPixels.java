@@ -1,0 +1,19 @@
+package nexa.imaging.pictures;
+
+import java.util.Optional;
+import nexa.imaging.decode.ColourProfile;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/**
+ * Pixels of a photo on their way through {@link PixelStages}; once they are through those before the map, all of them as it is
+ * seen.
+ *
+ * @param pixels grey, BGR, or, while they are see-through, BGRA; of 8 or 16 bits
+ * @param profile of their colours, if there is one
+ */
+public record FullPixels(Mat pixels, Optional<ColourProfile> profile) implements AutoCloseable {
+    @Override
+    public void close() {
+        pixels.close();
+    }
+}

@@ -1,0 +1,117 @@
+package nexa.imaging.pictures;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
+import nexa.imaging.decode.ColourProfile;
+import nexa.imaging.decode.Decoded;
+import nexa.imaging.decode.PhotoDecoder;
+import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.decode.SourceMetadata;
+import nexa.imaging.facts.PhotoFacts;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/** Decodes a photo's pixels as they are seen: after the EXIF orientation, the quarter turn and mirroring. */
+public final class PhotoPixels {
+    private final Path file;
+    private final String name;
+    private final PhotoFacts facts;
+    private final Preparation preparation;
+    private Optional<SourceMetadata> metadata = Optional.empty();
+
+    /** @throws PhotoProblem if the photo cannot be read */
+    public PhotoPixels(Path file, Photo photo) throws PhotoProblem {
+        this.file = file;
+        this.name = file.getFileName().toString();
+        this.facts = PhotoFacts.read(file);
+        this.preparation = photo.preparation();
+    }
+
+    public PhotoFacts facts() {
+        return facts;
+    }
+
+    /**
+     * All pixels, in the photo's own colours where it has plain ones; see-through parts are on white. The caller closes it.
+     *
+     * @param keepsDepth whether 16 bits stay 16
+     */
+    public FullPixels full(boolean keepsDepth) throws PhotoProblem {
+        Decoded decoded = decoded(whole -> decoder().full(whole, facts.stored()));
+        Optional<ColourProfile> profile = decoded.isInSrgb()
+                ? Optional.of(ColourProfile.srgb())
+                : metadata().profile();
+        return PixelStages.toMap(facts.orientation(), preparation, keepsDepth)
+                .apply(new FullPixels(decoded.pixels(), profile));
+    }
+
+    /** What the photo carries beside its pixels; read once. */
+    public SourceMetadata metadata() throws PhotoProblem {
+        if (metadata.isEmpty()) {
+            metadata = Optional.of(SourceMetadata.read(file, facts.kind()));
+        }
+        return metadata.get();
+    }
+
+    /** A picture for the screen, its long side at most this. Small ones are never enlarged. */
+    public Picture picture(int longSide) throws PhotoProblem {
+        Decoded decoded = decoded(whole -> decoder().reduced(whole, facts.stored(), longSide));
+        try (Mat pixels = decoded.pixels()) {
+            // What is in sRGB already needs no profile to be shown.
+            Optional<ColourProfile> profile =
+                    decoded.isInSrgb() ? Optional.empty() : metadata().profile();
+            return Picture.of(PixelStages.toScreen(facts.orientation(), preparation, longSide)
+                    .apply(new FullPixels(pixels, profile))
+                    .pixels());
+        }
+    }
+
+    /** The small picture in the photo's EXIF block, which is there long before the photo is decoded; empty if none is. */
+    public Optional<Picture> embedded() throws PhotoProblem {
+        Optional<Mat> thumbnail = decoder().embedded(metadata(), facts.stored());
+        if (thumbnail.isEmpty()) {
+            return Optional.empty();
+        }
+        try (FullPixels stored = new FullPixels(thumbnail.get(), Optional.empty())) {
+            return Optional.of(Picture.of(PixelStages.ofEmbedded(facts.orientation(), preparation)
+                    .apply(stored)
+                    .pixels()));
+        }
+    }
+
+    private PhotoDecoder decoder() {
+        return facts.kind().decoder();
+    }
+
+    /** Something that decodes what of a file is its picture. */
+    private interface Decoding {
+        Decoded of(byte[] whole) throws IOException;
+    }
+
+    private Decoded decoded(Decoding decoding) throws PhotoProblem {
+        byte[] whole = decoder().whole(name, bytes());
+        try {
+            Decoded decoded = decoding.of(whole);
+            if (decoded.pixels().empty()) {
+                throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED);
+            }
+            return decoded;
+        } catch (IOException | RuntimeException | OutOfMemoryError | StackOverflowError e) {
+            throw PhotoProblem.of(name, e);
+        }
+    }
+
+    private byte[] bytes() throws PhotoProblem {
+        try {
+            return Files.readAllBytes(file);
+        } catch (IOException e) {
+            throw PhotoFile.problem(file, e);
+        } catch (OutOfMemoryError e) {
+            throw PhotoProblem.of(name, e);
+        }
+    }
+}

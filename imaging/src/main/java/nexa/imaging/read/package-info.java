@@ -1,5 +1,0 @@
-/**
- * Reading photos: what they say of themselves, and their pixels at the size wanted, in the background. Start at
- * {@link nexa.imaging.read.PictureLibrary} for pictures and {@link nexa.imaging.read.PhotoFacts} for the rest.
- */
-package nexa.imaging.read;
