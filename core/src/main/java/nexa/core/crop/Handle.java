@@ -1,5 +1,9 @@
 package nexa.core.crop;
 
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+
 /**
  * A place on a crop's edge to take hold of.
  *
@@ -37,6 +41,15 @@ public enum Handle {
 
     public int y() {
         return y;
+    }
+
+    /**
+     * Where it lies on a crop, in the photo.
+     *
+     * @param angle the photo's
+     */
+    public Point on(Crop crop, Angle angle) {
+        return crop.at(0.5 + x / 2.0, 0.5 + y / 2.0, angle);
     }
 
     public boolean isCorner() {

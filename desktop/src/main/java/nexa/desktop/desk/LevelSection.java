@@ -22,7 +22,8 @@ import org.kordamp.ikonli.feather.Feather;
 public final class LevelSection {
     /** What can be done with the level. */
     public interface Actions extends Vernier.Listener {
-        void trace(boolean isOn);
+        /** Takes the tool for tracing, or puts it down again. */
+        void trace();
 
         void reorient(Reorient how);
 
@@ -59,7 +60,7 @@ public final class LevelSection {
         });
         trace = Parts.toggle("level.trace", "choice");
         trace.setId("trace");
-        trace.setOnAction(event -> actions.trace(trace.isSelected()));
+        trace.setOnAction(event -> actions.trace());
         asShot = Parts.button("level.asShot", () -> turn(0), "small-button");
         HBox row = new HBox(
                 4,

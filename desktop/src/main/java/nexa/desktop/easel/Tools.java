@@ -27,7 +27,8 @@ final class Tools {
 
     private final ShootSession session;
     private final PhotoStage stage;
-    private final CropGestures hand;
+    private final CropGestures gestures;
+    private final ToolInHand hand;
     private final Tracing tracing;
     private final Consumer<String> say;
     private Optional<Tool> inHand = Optional.empty();
@@ -39,9 +40,16 @@ final class Tools {
         SUBJECT
     }
 
-    Tools(ShootSession session, PhotoStage stage, CropGestures hand, Consumer<String> say, Consumer<Trace> traced) {
+    Tools(
+            ShootSession session,
+            PhotoStage stage,
+            CropGestures gestures,
+            ToolInHand hand,
+            Consumer<String> say,
+            Consumer<Trace> traced) {
         this.session = session;
         this.stage = stage;
+        this.gestures = gestures;
         this.hand = hand;
         this.say = say;
         this.tracing = new Tracing(session, stage, say, traced);
@@ -51,8 +59,13 @@ final class Tools {
         return tracing;
     }
 
-    Optional<Tool> inHand() {
-        return hand.hasTool() ? inHand : Optional.empty();
+    /** Whether the next drag traces a line. */
+    boolean isTracing() {
+        return inHand().equals(Optional.of(Tool.TRACE));
+    }
+
+    private Optional<Tool> inHand() {
+        return hand.isTaken() ? inHand : Optional.empty();
     }
 
     /** Takes a tool into the hand, or puts it down again. */
@@ -62,6 +75,7 @@ final class Tools {
             return;
         }
         inHand = Optional.of(tool);
+        gestures.finish();
         hand.take(Optional.of(
                 switch (tool) {
                     case TRACE -> new DragTool(tracing, true);
@@ -72,11 +86,19 @@ final class Tools {
     }
 
     void putDown() {
-        if (hand.hasTool()) {
+        if (hand.isTaken()) {
             say.accept("");
         }
         inHand = Optional.empty();
+        gestures.finish();
         hand.take(Optional.empty());
+    }
+
+    /** Puts the tool down, and forgets the lines traced. */
+    void putAllDown() {
+        putDown();
+        tracing.clear();
+        say.accept("");
     }
 
     /** The crop slid so that the subject lies on the nearest crossing of thirds. */
@@ -84,7 +106,7 @@ final class Tools {
         session.crop()
                 .ifPresent(crop -> crop.photo()
                         .subject()
-                        .ifPresent(subject -> hand.commit(
+                        .ifPresent(subject -> gestures.commit(
                                 Edit.Kind.PUT_ON_GUIDE,
                                 PutOnGuide.point(
                                         crop.outline(),
@@ -103,13 +125,13 @@ final class Tools {
     private final class Drawing implements DragTool.Use {
         @Override
         public void during(Point from, Point to, DragTool.Held held) {
-            drawn(from, to, held).ifPresent(crop -> hand.draft(Edit.Kind.DRAW, crop));
+            drawn(from, to, held).ifPresent(crop -> gestures.draft(Edit.Kind.DRAW, crop));
         }
 
         @Override
         public void done(Point from, Point to, DragTool.Held held) {
             say.accept("");
-            hand.finish();
+            gestures.finish();
         }
 
         private Optional<Crop> drawn(Point from, Point to, DragTool.Held held) {

@@ -110,10 +110,10 @@ final class Tracing implements DragTool.Use {
     }
 
     /** The crop slid so that the last line lies on the nearest third or section. */
-    void putOnGuide(CropGestures hand) {
+    void putOnGuide(CropGestures gestures) {
         session.crop()
                 .filter(crop -> !trace.lines().isEmpty())
-                .ifPresent(crop -> hand.commit(
+                .ifPresent(crop -> gestures.commit(
                         Edit.Kind.PUT_ON_GUIDE,
                         PutOnGuide.line(
                                 crop.outline(),

@@ -1,10 +1,10 @@
 package nexa.desktop.stage;
 
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Consumer;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
@@ -29,7 +29,7 @@ public final class CropOverlay extends Pane {
     private final Map<Handle, StackPane> handles = new EnumMap<>(Handle.class);
     private boolean hasVeil = true;
 
-    CropOverlay(Consumer<StackPane> prepareHandle) {
+    CropOverlay() {
         setPickOnBounds(false);
         halo.getStyleClass().add("crop-halo");
         edge.getStyleClass().add("crop-edge");
@@ -38,7 +38,6 @@ public final class CropOverlay extends Pane {
         getChildren().addAll(veil, guides, halo, edge, onPhoto);
         for (Handle handle : Handle.values()) {
             StackPane grip = grip(handle);
-            prepareHandle.accept(grip);
             handles.put(handle, grip);
             getChildren().add(grip);
         }
@@ -101,6 +100,11 @@ public final class CropOverlay extends Pane {
         part.setY(y);
         part.setWidth(Math.max(0, width));
         part.setHeight(Math.max(0, height));
+    }
+
+    /** The crop's handles; each has its {@link Handle} as user data. */
+    public Collection<StackPane> handles() {
+        return handles.values();
     }
 
     public GuideLayer guides() {

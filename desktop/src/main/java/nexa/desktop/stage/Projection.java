@@ -43,6 +43,11 @@ public record Projection(Size stage, Point middle, double scale, Angle angle) {
         return new Projection(stage, inPhoto.plus(angle.toPhoto(way.times(1 / scale))), scale, angle);
     }
 
+    /** The same with another of the photo's points in the middle. */
+    Projection movedTo(Point newMiddle) {
+        return new Projection(stage, newMiddle, scale, angle);
+    }
+
     public Point toScreen(Point inPhoto) {
         Point way = angle.toScreen(inPhoto.minus(middle)).times(scale);
         return new Point(stage.width() / 2 + way.x(), stage.height() / 2 + way.y());

@@ -21,7 +21,6 @@ final class StagePicture {
     /** How far the drawing reaches beyond the stage on every side, as a share of the stage, while nothing turns. */
     static final double BEYOND = 0.2;
 
-    /** What to draw, and who is to hear when it is done. */
     /**
      * How much is drawn.
      *

@@ -34,7 +34,7 @@ class PhotoStageTest {
                 new PictureLibrary(folder, new WorkQueue(asked::add, 1, PLENTY), Platform::runLater, PLENTY);
         try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {
             List<PhotoCrop> passed = on(() -> crops(fixture.session()));
-            PhotoStage stage = on(() -> new PhotoStage(library, handle -> {}));
+            PhotoStage stage = on(() -> new PhotoStage(library));
             on(() -> {
                 stage.resize(400, 300);
                 for (int i = 0; i < passed.size() - 1; i++) {

@@ -1,0 +1,55 @@
+package nexa.desktop.easel;
+
+import java.util.function.Consumer;
+import nexa.core.series.Reorient;
+import nexa.desktop.desk.LevelSection;
+import nexa.desktop.desk.StartKind;
+import nexa.desktop.parts.Words;
+import nexa.desktop.stage.PhotoStage;
+
+/** What the desk's level part asks for. */
+final class Levelling implements LevelSection.Actions {
+    private final PhotoStage stage;
+    private final StageHand hand;
+    private final PhotoActions actions;
+    private final Consumer<String> messages;
+
+    Levelling(PhotoStage stage, StageHand hand, PhotoActions actions, Consumer<String> messages) {
+        this.stage = stage;
+        this.hand = hand;
+        this.actions = actions;
+        this.messages = messages;
+    }
+
+    @Override
+    public void turned(double degrees, boolean isHeld) {
+        hand.tools().tracing().clear();
+        hand.gestures().turnTo(degrees, isHeld);
+    }
+
+    @Override
+    public void letGo() {
+        hand.gestures().finish();
+    }
+
+    @Override
+    public void trace() {
+        hand.tools().take(Tools.Tool.TRACE);
+        stage.requestFocus();
+    }
+
+    @Override
+    public void reorient(Reorient how) {
+        actions.reorient(how);
+    }
+
+    @Override
+    public void startAgain(StartKind what) {
+        actions.startAgain(what);
+    }
+
+    @Override
+    public void notAnAngle(String text) {
+        messages.accept(Words.get("level.notAnAngle", text));
+    }
+}

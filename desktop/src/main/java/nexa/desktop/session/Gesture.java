@@ -1,0 +1,161 @@
+package nexa.desktop.session;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.animation.PauseTransition;
+import javafx.util.Duration;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
+import nexa.core.series.Adjust;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Shoot;
+
+/**
+ * What the hand is doing to one crop. While it goes on it is a draft that only the view shows; when it ends it becomes one
+ * edit. Turns of the wheel and presses of a key that follow each other closely are one gesture.
+ */
+public final class Gesture {
+    private static final Duration PAUSE = Duration.millis(450);
+
+    private final ShootSession session;
+    private final Runnable ended;
+    private final PauseTransition pause = new PauseTransition(PAUSE);
+    private final DraftClock clock;
+    private Optional<PhotoCrop> start = Optional.empty();
+    private Edit.Kind kind = Edit.Kind.SLIDE;
+    private Crop crop;
+    private Angle angle = Angle.NONE;
+    private boolean isHeld;
+
+    /**
+     * None is in progress yet.
+     *
+     * @param ended hears that one has ended
+     */
+    public Gesture(ShootSession session, Runnable ended) {
+        this.session = session;
+        this.ended = ended;
+        this.clock = new DraftClock(session, this::change);
+        pause.setOnFinished(event -> end());
+    }
+
+    /** Whether one is in progress. */
+    public boolean isBusy() {
+        return start.isPresent();
+    }
+
+    /** Whether one of a kind is in progress. */
+    public boolean is(Edit.Kind asked) {
+        return isBusy() && kind == asked;
+    }
+
+    /** Whether it goes on until the hand lets go. */
+    public boolean isHeld() {
+        return isHeld;
+    }
+
+    /** Begins with a crop, unless the same is in progress already; another gesture is ended first. */
+    public void begin(PhotoCrop from, Edit.Kind newKind) {
+        if (isBusy() && !isSame(from, newKind)) {
+            end();
+        }
+        if (start.isEmpty()) {
+            start = Optional.of(from);
+            kind = newKind;
+            crop = from.crop();
+            angle = from.photo().angle();
+            clock.goOn();
+        }
+    }
+
+    private boolean isSame(PhotoCrop from, Edit.Kind asked) {
+        PhotoCrop begun = start();
+        return kind == asked
+                && begun.photo().file().equals(from.photo().file())
+                && begun.format().id().equals(from.format().id());
+    }
+
+    /** The crop it began with. */
+    public PhotoCrop start() {
+        return start.orElseThrow();
+    }
+
+    /** The crop as it would be. */
+    public Crop crop() {
+        return crop;
+    }
+
+    /** The photo's angle as it would be. */
+    public Angle angle() {
+        return angle;
+    }
+
+    public void setCrop(Crop newCrop) {
+        crop = newCrop;
+    }
+
+    public void setAngle(Angle newAngle) {
+        angle = newAngle;
+    }
+
+    /** The crop it began with, as it would be now. */
+    public PhotoCrop shown() {
+        PhotoCrop from = start();
+        return new PhotoCrop(from.photo(), from.format(), from.state(), crop, false, List.of());
+    }
+
+    /** The shoot as it would be if it ended now; empty if that changes nothing. */
+    public Optional<Shoot> drafted() {
+        return change().map(what -> what.apply(session.shoot()));
+    }
+
+    /** It goes on until the hand lets go. */
+    public void hold() {
+        isHeld = true;
+        pause.stop();
+    }
+
+    /** It ends by itself unless it goes on soon. */
+    public void rest() {
+        isHeld = false;
+        pause.playFromStart();
+    }
+
+    /** Makes it an edit, if one is in progress. */
+    public void end() {
+        pause.stop();
+        clock.stop();
+        isHeld = false;
+        if (start.isPresent()) {
+            Optional<UnaryOperator<Shoot>> change = change();
+            String format = start().format().id();
+            start = Optional.empty();
+            change.ifPresentOrElse(what -> session.edit(kind, format, what), session::dropDraft);
+            ended.run();
+        }
+    }
+
+    /** What it would do if it ended now; empty if that is nothing. */
+    private Optional<UnaryOperator<Shoot>> change() {
+        if (start.isEmpty()) {
+            return Optional.empty();
+        }
+        PhotoCrop from = start();
+        String file = from.photo().file();
+        if (kind == Edit.Kind.LEVEL) {
+            Angle turned = angle;
+            return Optional.of(shoot -> shoot.with(file, photo -> photo.withAngle(turned)));
+        }
+        if (from.crop().equals(crop)) {
+            return Optional.empty();
+        }
+        Crop to = crop;
+        boolean isSlide = kind == Edit.Kind.SLIDE;
+        return Optional.of(shoot -> {
+            Adjust adjust = new Adjust(shoot, file, from.format().id());
+            return isSlide ? adjust.slidTo(to) : adjust.to(to);
+        });
+    }
+}

@@ -1,0 +1,24 @@
+package nexa.desktop.stage;
+
+import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
+
+/** How a photo lies on the stage, and the crop that is shown on it. */
+record Lying(Projection projection, Crop crop) {
+    /** Where the crop lies on the stage. */
+    Rectangle frame() {
+        Point middle = projection.toScreen(crop.centre());
+        double width = crop.size().width() * projection.scale();
+        double height = crop.size().height() * projection.scale();
+        return new Rectangle(middle.x() - width / 2, middle.y() - height / 2, width, height);
+    }
+
+    Lying with(Projection other) {
+        return new Lying(other, crop);
+    }
+
+    Lying with(Crop other) {
+        return new Lying(projection, other);
+    }
+}

@@ -1,0 +1,157 @@
+package nexa.desktop.stage;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.image.ImageView;
+import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Point;
+import nexa.core.shoot.Photo;
+import nexa.desktop.picture.Images;
+import nexa.imaging.pictures.Picture;
+
+/** What is drawn of the photo on the stage: shifted where that will do, else drawn anew. */
+final class StageDrawing {
+    /** While every frame is another drawing, none is larger or finer than need be. */
+    private static final StagePicture.Detail MOVING = new StagePicture.Detail(0, 1);
+
+    private final StagePicture renderer = new StagePicture();
+    private final DrawnAhead ahead = new DrawnAhead(renderer);
+    private final ImageView node = new ImageView();
+    private final StageReading reading;
+    private final ObservableValue<Double> density;
+    private final Consumer<Lying> presented;
+    private Optional<StagePicture.Drawing> drawing = Optional.empty();
+    private Lying wanted;
+
+    /**
+     * Nothing drawn yet.
+     *
+     * @param density pixels of the screen along one of the stage's
+     * @param presented hears how the photo lies whenever that has changed
+     */
+    StageDrawing(StageReading reading, ObservableValue<Double> density, Consumer<Lying> presented) {
+        this.reading = reading;
+        this.density = density;
+        this.presented = presented;
+        node.setManaged(false);
+        node.setMouseTransparent(true);
+    }
+
+    ImageView node() {
+        return node;
+    }
+
+    /** Draws a photo in the background as it will lie. */
+    void drawAhead(Photo next, Picture preview, Projection lying) {
+        ahead.draw(next, preview, lying, density.getValue());
+    }
+
+    /** Takes what was drawn ahead of a photo, if it was drawn to lie just so. */
+    void takeDrawnAhead(Photo photo, Projection lying) {
+        ahead.find(photo, lying, density.getValue()).ifPresent(drawn -> {
+            reading.add(drawn.source());
+            show(drawn.drawing());
+        });
+    }
+
+    /** Nothing of the photo is shown any more. */
+    void forget() {
+        renderer.forget();
+        drawing = Optional.empty();
+        node.setImage(null);
+    }
+
+    /**
+     * Brings the photo to where it is to lie.
+     *
+     * @param isMoving whether every frame is another drawing
+     */
+    void aim(Photo photo, Lying target, boolean isMoving) {
+        wanted = target;
+        boolean isShift = drawing.isPresent()
+                && target.projection().isShiftOf(drawing.get().projection())
+                && reaches(target.projection());
+        if (isShift) {
+            present(target);
+        }
+        if (!isShift || isFarFrom(target.projection(), isMoving)) {
+            draw(photo, target, isMoving);
+        }
+    }
+
+    /** Draws the photo anew, from the finest that is there of it. */
+    void draw(Photo photo, Lying target, boolean isMoving) {
+        if (reading.sources().isEmpty()) {
+            return;
+        }
+        StagePicture.Detail detail =
+                isMoving ? MOVING : new StagePicture.Detail(StagePicture.BEYOND, density.getValue());
+        Projection projection = target.projection();
+        double width = projection.scale() * photo.size().width();
+        Picture source =
+                reading.sources().forWidth(width * detail.density()).orElseThrow();
+        renderer.draw(source, photo, projection, detail, done -> {
+            show(done);
+            // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
+            boolean isThere = wanted.projection().isShiftOf(projection) && reaches(wanted.projection());
+            present(isThere ? wanted : target);
+        });
+        reading.readFinerFor(width * density.getValue());
+    }
+
+    private void show(StagePicture.Drawing done) {
+        drawing = Optional.of(done);
+        node.setImage(Images.of(done.picture()));
+        node.setFitWidth(done.picture().width() / done.density());
+        node.setFitHeight(done.picture().height() / done.density());
+    }
+
+    private void present(Lying target) {
+        Projection to = target.projection();
+        Point shift = shiftFor(to);
+        double beyond = drawing.orElseThrow().beyond();
+        node.setLayoutX(onPixel(shift.x() - beyond * to.stage().width()));
+        node.setLayoutY(onPixel(shift.y() - beyond * to.stage().height()));
+        presented.accept(target);
+    }
+
+    /** The nearest place that is a whole pixel of the screen. */
+    private double onPixel(double place) {
+        return Math.round(place * density.getValue()) / density.getValue();
+    }
+
+    /** Shows no more of it than a part of the stage; empty for all of it. */
+    void clip(Optional<Rectangle> part) {
+        node.setClip(part.map(frame -> new Rectangle(
+                        Math.round(frame.getX() - node.getLayoutX()),
+                        Math.round(frame.getY() - node.getLayoutY()),
+                        Math.round(frame.getWidth()),
+                        Math.round(frame.getHeight())))
+                .orElse(null));
+    }
+
+    private Point shiftFor(Projection target) {
+        return target.toScreen(drawing.orElseThrow().projection().middle())
+                .minus(new Point(target.stage().width() / 2, target.stage().height() / 2));
+    }
+
+    private boolean reaches(Projection target) {
+        return isWithin(target, drawing.orElseThrow().beyond());
+    }
+
+    private boolean isFarFrom(Projection target, boolean isMoving) {
+        boolean hasNoEdge = drawing.orElseThrow().beyond() == 0 && !isMoving;
+        return hasNoEdge || !isWithin(target, StagePicture.BEYOND / 2);
+    }
+
+    private boolean isWithin(Projection target, double share) {
+        Point shift = shiftFor(target);
+        return Math.abs(shift.x()) <= share * target.stage().width()
+                && Math.abs(shift.y()) <= share * target.stage().height();
+    }
+
+    void dispose() {
+        renderer.dispose();
+    }
+}
