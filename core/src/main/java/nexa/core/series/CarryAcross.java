@@ -129,6 +129,16 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
                 format, new CropEntry(follow, follow == entry.placement() ? entry.turn() : Optional.empty(), false));
     }
 
+    /** The shoot with followers that are out of step, and meant so. */
+    public static Shoot accept(Shoot shoot, Set<String> files, String format) {
+        return shoot.withEach(files, photo -> {
+            CropEntry entry = photo.entry(format);
+            return entry.placement() instanceof Placement.Follow follow
+                    ? photo.withEntry(format, entry.withPlacement(follow.withAccepted(true)))
+                    : photo;
+        });
+    }
+
     /** The shoot with own crops following again as they are: what differs from the lead becomes their tune. */
     public static Shoot againTuned(Shoot shoot, Set<String> files, String format) {
         Crops crops = new Crops(shoot);

@@ -3,8 +3,7 @@ package nexa.desktop.easel;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BiFunction;
-import nexa.core.series.CarryAcross;
+import java.util.function.UnaryOperator;
 import nexa.core.series.Leads;
 import nexa.core.series.Reorient;
 import nexa.core.series.StartAgain;
@@ -16,6 +15,7 @@ import nexa.desktop.desk.StartKind;
 import nexa.desktop.desk.StepSection;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.series.CarryPanel;
+import nexa.desktop.series.PhotoEdits;
 import nexa.desktop.session.ShootSession;
 
 /** What is done to the photo worked on at once, without a drag; each is one edit. */
@@ -23,19 +23,30 @@ final class PhotoActions implements StepSection.Actions {
     private final ShootSession session;
     private final Overlays overlays;
     private final Runnable first;
+    private final PhotoEdits edits;
 
     /** @param first ends what the hand is still at, before anything is done */
     PhotoActions(ShootSession session, Overlays overlays, Runnable first) {
         this.session = session;
         this.overlays = overlays;
         this.first = first;
+        this.edits = new PhotoEdits(session, new ThisPhoto());
     }
 
-    private void change(Edit.Kind kind, BiFunction<Shoot, String, Shoot> how) {
-        first.run();
-        session.photo()
-                .filter(session::isReady)
-                .ifPresent(photo -> session.edit(kind, shoot -> how.apply(shoot, photo.file())));
+    private final class ThisPhoto implements PhotoEdits.Where {
+        @Override
+        public Set<String> files() {
+            return ready().map(photo -> Set.of(photo.file())).orElse(Set.of());
+        }
+
+        @Override
+        public void edit(Edit.Kind kind, UnaryOperator<Shoot> change) {
+            session.edit(kind, change);
+        }
+    }
+
+    private Optional<Photo> ready() {
+        return session.photo().filter(session::isReady);
     }
 
     private String format() {
@@ -43,23 +54,25 @@ final class PhotoActions implements StepSection.Actions {
     }
 
     void reorient(Reorient how) {
-        boolean isMirror = how == Reorient.MIRROR || how == Reorient.MIRROR_DOWN;
-        change(isMirror ? Edit.Kind.MIRROR : Edit.Kind.TURN_PHOTO, (shoot, file) -> how.apply(shoot, Set.of(file)));
+        first.run();
+        edits.reorient(how);
     }
 
     void startAgain(StartKind what) {
-        change(Edit.Kind.START_AGAIN, (shoot, file) -> switch (what) {
-            case CROP -> StartAgain.crop(shoot, file, format());
-            case LEVEL -> StartAgain.level(shoot, file);
-            case PHOTO -> StartAgain.photos(shoot, Set.of(file));
-        });
+        first.run();
+        String format = format();
+        ready().map(Photo::file)
+                .ifPresent(file -> session.edit(Edit.Kind.START_AGAIN, shoot -> switch (what) {
+                    case CROP -> StartAgain.crop(shoot, file, format);
+                    case LEVEL -> StartAgain.level(shoot, file);
+                    case PHOTO -> StartAgain.photos(shoot, Set.of(file));
+                }));
     }
 
     /** Marks the photo; marked so already, it is open again. */
     void mark(Mark mark) {
-        change(
-                Edit.Kind.MARK,
-                (shoot, file) -> shoot.with(file, before -> before.withMark(before.mark() == mark ? Mark.OPEN : mark)));
+        first.run();
+        edits.mark(mark);
     }
 
     /** Tries to read the photo once more. */
@@ -70,14 +83,9 @@ final class PhotoActions implements StepSection.Actions {
     /** Marks the crop done and goes to the next that is not. */
     void doneAndOn() {
         first.run();
-        session.photo().filter(session::isReady).ifPresent(photo -> {
+        ready().ifPresent(photo -> {
             String format = format();
-            change(
-                    Edit.Kind.DONE,
-                    (shoot, file) -> shoot.with(
-                            file,
-                            before -> before.withEntry(
-                                    format, before.entry(format).withDone(true))));
+            edits.done();
             session.goTo(Optional.of(nextNotDone(photo, format).orElse(photo.file())));
         });
     }
@@ -98,37 +106,34 @@ final class PhotoActions implements StepSection.Actions {
     @Override
     public void carry() {
         first.run();
-        session.photo()
-                .filter(session::isReady)
-                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays::close)));
+        CarryPanel.open(session, overlays);
     }
 
     @Override
     public void lead() {
-        change(Edit.Kind.LEAD, (shoot, file) -> Leads.make(shoot, file, format()));
+        first.run();
+        String format = format();
+        ready().ifPresent(
+                        photo -> session.edit(Edit.Kind.LEAD, shoot -> Leads.make(shoot, photo.file(), format)));
     }
 
     @Override
     public void noLead() {
         first.run();
         String format = format();
-        session.photo()
-                .filter(session::isReady)
-                .ifPresent(photo ->
-                        session.editMany(Edit.Kind.LEAD, format, shoot -> Leads.takeAway(shoot, photo.file(), format)));
+        ready().ifPresent(photo ->
+                session.editMany(Edit.Kind.LEAD, format, shoot -> Leads.takeAway(shoot, photo.file(), format)));
     }
 
     @Override
     public void letGo() {
-        change(Edit.Kind.LET_GO, (shoot, file) -> Leads.letGo(shoot, Set.of(file), format()));
+        first.run();
+        edits.letGo();
     }
 
     @Override
     public void followAgain(boolean withTune) {
-        change(
-                Edit.Kind.CARRY,
-                (shoot, file) -> withTune
-                        ? CarryAcross.againTuned(shoot, Set.of(file), format())
-                        : CarryAcross.again(shoot, Set.of(file), format()));
+        first.run();
+        edits.followAgain(withTune);
     }
 }

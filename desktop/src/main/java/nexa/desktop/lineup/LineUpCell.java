@@ -21,6 +21,7 @@ import nexa.core.guide.Guide;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Wheel;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.picture.Thumb;
@@ -103,10 +104,11 @@ final class LineUpCell extends VBox {
     }
 
     private void scrolled(ScrollEvent event) {
-        if (event.getDeltaY() != 0) {
+        double notches = Wheel.notches(event);
+        if (notches != 0) {
             shown.ifPresent(entry -> {
                 Point place = new Point(event.getX() / size.width(), event.getY() / size.height());
-                actions.tighten(entry.crop(), event.getDeltaY() / 40, place);
+                actions.tighten(entry.crop(), notches, place);
             });
             event.consume();
         }

@@ -1,2 +1,3 @@
 /** All crops of one format and orientation beside each other. Start at {@link nexa.desktop.lineup.LineUpView}. */
 package nexa.desktop.lineup;
+

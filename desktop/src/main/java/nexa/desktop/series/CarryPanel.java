@@ -26,6 +26,7 @@ import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
@@ -65,8 +66,15 @@ public final class CarryPanel extends VBox {
     private final Button carry;
     private Whom whom;
 
+    /** Opens it for the photo worked on, if that can be worked on. */
+    public static void open(ShootSession session, Overlays overlays) {
+        session.photo()
+                .filter(session::isReady)
+                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays::close)));
+    }
+
     /** @param lead the photo whose crop is carried */
-    public CarryPanel(ShootSession session, Photo lead, Runnable close) {
+    private CarryPanel(ShootSession session, Photo lead, Runnable close) {
         this.session = session;
         this.lead = lead;
         this.format = session.format();

@@ -3,3 +3,4 @@
  * thread, and does its reading and writing elsewhere. Start at {@link nexa.desktop.session.ShootSession}.
  */
 package nexa.desktop.session;
+

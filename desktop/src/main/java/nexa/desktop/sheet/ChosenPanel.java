@@ -47,9 +47,9 @@ final class ChosenPanel {
         angle.setTooltip(Parts.tooltip(Words.get("chosen.angle.tip")));
         angle.setOnAction(event -> actions.level(angle.getText()));
         HBox marks = row(
-                small("chosen.select", () -> actions.mark(Mark.SELECT)),
-                small("chosen.out", () -> actions.mark(Mark.OUT)),
-                small("chosen.done", actions::done));
+                small("chosen.select", () -> actions.edits().mark(Mark.SELECT)),
+                small("chosen.out", () -> actions.edits().mark(Mark.OUT)),
+                small("chosen.done", actions.edits()::done));
         HBox level = row(Parts.label(Words.get("chosen.angle"), "small", "quiet"), angle, more());
         HBox across = row(Parts.button("step.carry", actions::carry, "main-action", "carry"));
         node = new VBox(7, title, common, marks, level, across);
@@ -85,15 +85,15 @@ final class ChosenPanel {
     List<MenuItem> items() {
         List<MenuItem> items = new ArrayList<>();
         for (Reorient how : Reorient.values()) {
-            items.add(Parts.item(Words.of("reorient", how), () -> actions.reorient(how)));
+            items.add(Parts.item(Words.of("reorient", how), () -> actions.edits().reorient(how)));
         }
         items.add(new SeparatorMenuItem());
-        items.add(Parts.item(Words.get("step.letGo"), actions::letGo));
-        items.add(Parts.item(Words.get("step.again"), () -> actions.followAgain(false)));
-        items.add(Parts.item(Words.get("step.againTuned"), () -> actions.followAgain(true)));
+        items.add(Parts.item(Words.get("step.letGo"), actions.edits()::letGo));
+        items.add(Parts.item(Words.get("step.again"), () -> actions.edits().followAgain(false)));
+        items.add(Parts.item(Words.get("step.againTuned"), () -> actions.edits().followAgain(true)));
         items.add(new SeparatorMenuItem());
-        items.add(Parts.item(Words.get("menu.again"), actions::readAgain));
-        items.add(Parts.item(Words.get("chosen.again"), actions::startAgain));
+        items.add(Parts.item(Words.get("menu.again"), actions.edits()::readAgain));
+        items.add(Parts.item(Words.get("chosen.again"), actions.edits()::startAgain));
         items.add(Parts.item(Words.get("chosen.copyOut"), actions::copyOut));
         return items;
     }

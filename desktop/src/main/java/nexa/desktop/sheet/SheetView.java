@@ -317,8 +317,8 @@ public final class SheetView extends View {
             case RIGHT -> move(1, 0, isExtending);
             case UP -> move(0, -1, isExtending);
             case DOWN -> move(0, 1, isExtending);
-            case S -> actions.mark(Mark.SELECT);
-            case DELETE -> actions.mark(Mark.OUT);
+            case S -> actions.edits().mark(Mark.SELECT);
+            case DELETE -> actions.edits().mark(Mark.OUT);
             case C -> actions.carry();
             case ESCAPE -> session.chosenProperty().set(Set.of());
             case PAGE_DOWN -> session.step(1);
@@ -334,8 +334,8 @@ public final class SheetView extends View {
     private boolean pressedWithControl(KeyEvent key) {
         switch (key.getCode()) {
             case A -> choosing.all(files());
-            case LEFT -> actions.reorient(Reorient.LEFT);
-            case RIGHT -> actions.reorient(Reorient.RIGHT);
+            case LEFT -> actions.edits().reorient(Reorient.LEFT);
+            case RIGHT -> actions.edits().reorient(Reorient.RIGHT);
             default -> {
                 return false;
             }

@@ -1,2 +1,3 @@
 /** The contact sheet. Start at {@link nexa.desktop.sheet.SheetView}. */
 package nexa.desktop.sheet;
+

@@ -1,0 +1,137 @@
+package nexa.desktop.lineup;
+
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.series.PhotoCrop;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.PhotoNames;
+import nexa.desktop.parts.Words;
+import nexa.desktop.series.StepWords;
+import nexa.desktop.session.ShootSession;
+
+/** Below the crops: the spread of the set and what is allowed, the furthest out of step, and what can be done with one. */
+final class LineUpFoot {
+    private static final int LISTED = 4;
+
+    /** What can be done there. */
+    interface Actions {
+        void choose(String file);
+
+        void bringIntoStep();
+
+        void leaveAsItIs();
+
+        void openEasel();
+
+        /** Goes back to the crops. */
+        void toCrops();
+    }
+
+    private final ShootSession session;
+    private final Actions actions;
+    private final HBox node;
+    private final Tolerances tolerances;
+    private final Spread spread;
+    private final Label spreadTitle = Parts.label("", "section-title");
+    private final VBox outList = new VBox(1);
+    private final Label hereName = Parts.name("section-title");
+    private final Label hereWords = Parts.label("", "small", "quiet");
+    private final Button bring;
+    private final Button leave;
+
+    LineUpFoot(ShootSession session, Actions actions) {
+        this.session = session;
+        this.actions = actions;
+        this.tolerances = new Tolerances(session, actions::toCrops);
+        this.spread = new Spread(actions::choose);
+        this.bring = Parts.button("lineup.bring", actions::bringIntoStep, "main-action", "carry");
+        this.leave = Parts.button("lineup.leave", actions::leaveAsItIs, "small-button");
+        bring.setId("bring");
+        leave.setId("leave");
+        node = new HBox(spread(), outOfStep(), here());
+        node.getChildren().forEach(part -> part.getStyleClass().add("desk-section"));
+        node.getStyleClass().add("lineup-foot");
+    }
+
+    Node node() {
+        return node;
+    }
+
+    private VBox spread() {
+        HBox allowed = new HBox(
+                6, spreadTitle, Parts.spacer(), Parts.label(Words.get("lineup.allowed"), "small", "quiet"));
+        allowed.getChildren().addAll(tolerances.nodes());
+        allowed.getChildren().add(Parts.label("%", "small", "quiet"));
+        allowed.setAlignment(Pos.CENTER_LEFT);
+        return new VBox(4, allowed, spread);
+    }
+
+    private VBox outOfStep() {
+        VBox part = new VBox(4, Parts.label(Words.get("lineup.out"), "section-title"), outList);
+        part.setMinWidth(270);
+        return part;
+    }
+
+    private VBox here() {
+        Button open = Parts.button("lineup.open", actions::openEasel, "small-button");
+        HBox row = new HBox(6, bring, leave, open);
+        row.setAlignment(Pos.CENTER_LEFT);
+        VBox part = new VBox(
+                6, new HBox(8, hereName, hereWords), row, Parts.label(Words.get("lineup.how"), "small", "quiet"));
+        HBox.setHgrow(part, Priority.ALWAYS);
+        return part;
+    }
+
+    void show(LineUp lineUp) {
+        Format format = session.format();
+        String current = session.photoProperty().get().orElse("");
+        tolerances.show(format.tolerance());
+        spreadTitle.setText(Words.get("lineup.spread", lineUp.entries().size()));
+        spread.show(lineUp.entries(), format.tolerance(), current);
+        showOut(lineUp);
+        showHere(lineUp.find(current));
+    }
+
+    private void showOut(LineUp lineUp) {
+        outList.getChildren().clear();
+        lineUp.out().stream()
+                .limit(LISTED)
+                .forEach(entry -> outList.getChildren().add(outEntry(entry)));
+        if (lineUp.out().isEmpty()) {
+            boolean follows = lineUp.entries().stream().anyMatch(LineUp.Entry::follows);
+            outList.getChildren()
+                    .add(Parts.label(Words.get(follows ? "lineup.allIn" : "lineup.none"), "small", "quiet"));
+        }
+    }
+
+    private Button outEntry(LineUp.Entry entry) {
+        Button button = new Button(
+                PhotoNames.base(entry.file()) + "  " + StepWords.of(entry.step().orElseThrow()));
+        button.getStyleClass().addAll("flat", "look-entry");
+        button.setGraphic(Parts.triangle());
+        Parts.explain(button, Words.get("panel.look.tip", entry.file()));
+        button.setOnAction(event -> actions.choose(entry.file()));
+        return button;
+    }
+
+    private void showHere(Optional<LineUp.Entry> here) {
+        Parts.setName(hereName, here.map(LineUp.Entry::file).orElse(""));
+        hereWords.setText(here.filter(LineUp.Entry::follows)
+                .flatMap(LineUp.Entry::step)
+                .map(StepWords::of)
+                .orElse(""));
+        boolean canBring = here.map(entry -> entry.step().isPresent()
+                        && entry.crop().state() != PhotoCrop.State.FOLLOW
+                        && entry.crop().state() != PhotoCrop.State.LEAD)
+                .orElse(false);
+        bring.setDisable(!canBring);
+        leave.setDisable(!here.map(LineUp.Entry::isOut).orElse(false));
+    }
+}
