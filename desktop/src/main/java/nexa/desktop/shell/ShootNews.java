@@ -1,0 +1,86 @@
+package nexa.desktop.shell;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import javafx.application.Platform;
+import nexa.desktop.parts.Words;
+import nexa.desktop.session.Autosave;
+import nexa.desktop.session.ShootSession;
+import nexa.store.ShootFolder;
+import nexa.store.ShootProblem;
+
+/** Says what there is to know of the shoot that is open: how it opened, what comes into its folder, how it is saved. */
+final class ShootNews implements Autosave.Listener {
+    private final MessageBar messages;
+    private final Path folder;
+    private final Path keptIn;
+    private boolean toldApart;
+    private boolean isClosed;
+
+    /** @param keptIn where shoots are kept whose folders cannot be written to */
+    ShootNews(MessageBar messages, Path folder, Path keptIn) {
+        this.messages = messages;
+        this.folder = folder;
+        this.keptIn = keptIn;
+    }
+
+    /** Says how it opened. */
+    void tellOpened(ShootFolder opened, ShootSession session) {
+        opened.notices().forEach(notice -> messages.keep(Words.say(notice)));
+        offerWhatComes(session);
+        if (session.setAside().isPresent()) {
+            messages.offer("aside.take", Words.get("aside.what"), session::goOnWithSetAside);
+        }
+        session.onRefused(() -> messages.say(Words.get("message.readOnly", folder)));
+        if (session.isReadOnly()) {
+            messages.say(Words.get("message.readOnly", folder));
+        }
+    }
+
+    /** Shows nothing but some photos, if it is several that were opened. */
+    void showOnly(List<String> photos, ShootSession session) {
+        if (photos.size() > 1) {
+            session.showOnly(Set.copyOf(photos));
+            messages.say(Words.get("message.only", photos.size(), folder));
+        }
+    }
+
+    /** Photos that come into the folder, and photos that have other names now. */
+    private void offerWhatComes(ShootSession session) {
+        session.freshProperty().addListener((observed, before, now) -> {
+            if (!isClosed && !now.isEmpty()) {
+                messages.offer("fresh.add", Words.get("fresh.what", now.size()), session::addFresh);
+            } else if (!isClosed) {
+                messages.drop("fresh.add");
+            }
+        });
+        session.renamedProperty().addListener((observed, before, now) -> {
+            if (!isClosed && !now.isEmpty() && !session.isReadOnly()) {
+                messages.offer("renamed.take", Words.get("renamed.what", now.size()), session::takeRenamedAlong);
+            } else if (!isClosed) {
+                messages.drop("renamed.take");
+            }
+        });
+    }
+
+    @Override
+    public void saved(boolean apart) {
+        Platform.runLater(() -> {
+            if (apart && !toldApart && !isClosed) {
+                messages.keep(Words.get("message.apart", folder, keptIn));
+            }
+            toldApart = apart;
+        });
+    }
+
+    @Override
+    public void failed(ShootProblem problem) {
+        Platform.runLater(() -> messages.keep(Words.say(problem)));
+    }
+
+    /** Another shoot may be open from now on: nothing but a failure to save this one is said any more. */
+    void close() {
+        isClosed = true;
+    }
+}
