@@ -6,19 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import javafx.collections.FXCollections;
-import javafx.collections.ObservableList;
 import javafx.geometry.Bounds;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
-import javafx.scene.shape.Rectangle;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
 import nexa.desktop.parts.Overlays;
@@ -34,12 +29,10 @@ import org.fxmisc.flowless.VirtualizedScrollPane;
 /** The contact sheet: all photos in lanes, each with its crop in the format worked in. */
 public final class SheetView extends View {
     private static final double SCROLL_BAR = 12;
-    /** A drag this far, in pixels, is meant. */
-    private static final double FAR = 8;
 
     private final ShootSession session;
     private final Runnable openEasel;
-    private final ObservableList<SheetRow> rows = FXCollections.observableArrayList();
+    private final SheetRows rows = new SheetRows();
     private final Latest<List<SheetRow>> laying = Background.latest(this::replaceRows);
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final VirtualizedScrollPane<?> scroll;
@@ -50,8 +43,6 @@ public final class SheetView extends View {
     private final ChosenPanel chosen;
     private final List<SheetCell> cells = new ArrayList<>();
     private final ContextMenu menu = new ContextMenu();
-    private final Rectangle band = new Rectangle();
-    private Point2D bandStart = Point2D.ZERO;
 
     /**
      * The sheet of a shoot.
@@ -74,15 +65,14 @@ public final class SheetView extends View {
         this.chosen = new ChosenPanel(session, choosing, actions);
         this.panel =
                 new SheetPanel(session, chosen.node(), new LooksList(session, this::choose, openEasel), openFolder);
-        this.sheet = VirtualFlow.createVertical(rows, row -> newCell(row));
+        this.sheet = VirtualFlow.createVertical(rows.list(), this::newCell);
         sheet.setFocusTraversable(true);
         sheet.setId("sheet");
         sheet.setAccessibleText(Words.get("view.sheet"));
         this.scroll = new VirtualizedScrollPane<>(sheet);
         scroll.getStyleClass().add("sheet");
         node.setTop(tools.node());
-        node.setCenter(new StackPane(scroll, bandLayer()));
-        listenToBand();
+        node.setCenter(new StackPane(scroll, new RubberBand(scroll, SCROLL_BAR, this::chooseIn).node()));
         node.setRight(panel.node());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
@@ -114,7 +104,7 @@ public final class SheetView extends View {
             if (event.isControlDown()) {
                 choosing.toggle(file);
             } else if (event.isShiftDown()) {
-                choosing.rangeTo(file, files());
+                choosing.rangeTo(file, rows.files());
             } else if (event.getButton() == MouseButton.PRIMARY) {
                 choosing.only(file);
                 if (event.getClickCount() == 2) {
@@ -138,54 +128,16 @@ public final class SheetView extends View {
         }
     }
 
-    private Pane bandLayer() {
-        band.getStyleClass().add("band");
-        band.setVisible(false);
-        Pane layer = new Pane(band);
-        layer.setMouseTransparent(true);
-        return layer;
-    }
-
-    /** A drag over the sheet chooses what it touches. */
-    private void listenToBand() {
-        scroll.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> bandStart = new Point2D(event.getX(), event.getY()));
-        scroll.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> {
-            boolean isOnPrints = bandStart.getX() < scroll.getWidth() - SCROLL_BAR;
-            boolean isFar = bandStart.distance(event.getX(), event.getY()) > FAR;
-            if (event.isPrimaryButtonDown() && isOnPrints && (isFar || band.isVisible())) {
-                band.setVisible(true);
-                band.setX(Math.min(bandStart.getX(), event.getX()));
-                band.setY(Math.min(bandStart.getY(), event.getY()));
-                band.setWidth(Math.abs(event.getX() - bandStart.getX()));
-                band.setHeight(Math.abs(event.getY() - bandStart.getY()));
-            }
-        });
-        scroll.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> {
-            if (band.isVisible()) {
-                choosing.all(touched());
-                band.setVisible(false);
-                sheet.requestFocus();
-            }
-        });
-    }
-
-    private List<String> touched() {
-        Bounds touched = band.localToScene(band.getBoundsInLocal());
-        return sheet.lookupAll(".print").stream()
+    /** Chooses the photos that lie in a part of the scene. */
+    private void chooseIn(Bounds part) {
+        choosing.all(sheet.lookupAll(".print").stream()
                 .map(SheetPhoto.class::cast)
-                .filter(print -> print.getScene() != null && print.isVisible())
-                .filter(print -> print.localToScene(print.getBoundsInLocal()).intersects(touched))
-                .flatMap(print -> print.file().stream())
-                .filter(files()::contains)
-                .toList();
-    }
-
-    /** The files as they lie on the sheet. */
-    private List<String> files() {
-        return rows.stream()
-                .filter(SheetRow.Prints.class::isInstance)
-                .flatMap(row -> ((SheetRow.Prints) row).files().stream())
-                .toList();
+                .filter(photo -> photo.getScene() != null && photo.isVisible())
+                .filter(photo -> photo.localToScene(photo.getBoundsInLocal()).intersects(part))
+                .flatMap(photo -> photo.file().stream())
+                .filter(rows.files()::contains)
+                .toList());
+        sheet.requestFocus();
     }
 
     @Override
@@ -206,39 +158,24 @@ public final class SheetView extends View {
         }
     }
 
-    /**
-     * Leaves the rows that stay as they are alone, so that their prints need not be shown anew. What was at the top stays
-     * there: the flow itself would hold on to whatever row it likes.
-     */
+    /** What was at the top stays there: the flow itself would hold on to whatever row it likes. */
     private void replaceRows(List<SheetRow> fresh) {
-        int same = 0;
-        while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
-            same++;
-        }
-        if (same == rows.size() && same == fresh.size()) {
+        boolean isFirst = rows.list().isEmpty() && session.hasMoved();
+        Optional<String> top = fileAtTop();
+        if (!rows.replace(fresh)) {
             return;
         }
-        boolean isFirst = rows.isEmpty() && session.hasMoved();
-        Optional<String> top = fileAtTop();
-        if (same < rows.size()) {
-            rows.subList(same, rows.size()).clear();
-        }
-        rows.addAll(fresh.subList(same, fresh.size()));
         if (isFirst) {
             showCurrent();
         } else {
-            sheet.showAsFirst(top.map(this::rowOf).filter(row -> row > 0).orElse(0));
+            sheet.showAsFirst(top.map(rows::rowOf).filter(row -> row > 0).orElse(0));
         }
     }
 
     /** The first file of the row at the top, unless that is the very first row. */
     private Optional<String> fileAtTop() {
-        int first = rows.isEmpty() || sheet.getHeight() == 0 ? 0 : sheet.getFirstVisibleIndex();
-        return rows.stream()
-                .skip(Math.max(0, first))
-                .filter(row -> first > 1 && row instanceof SheetRow.Prints)
-                .findFirst()
-                .map(row -> ((SheetRow.Prints) row).files().get(0));
+        int first = rows.list().isEmpty() || sheet.getHeight() == 0 ? 0 : sheet.getFirstVisibleIndex();
+        return first > 1 ? rows.firstFrom(first) : Optional.empty();
     }
 
     private void showCurrent() {
@@ -249,45 +186,17 @@ public final class SheetView extends View {
     }
 
     private int rowOfCurrent() {
-        return session.photoProperty().get().map(this::rowOf).orElse(-1);
+        return session.photoProperty().get().map(rows::rowOf).orElse(-1);
     }
 
-    private int rowOf(String file) {
-        for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i) instanceof SheetRow.Prints prints && prints.files().contains(file)) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
-    /** Moves along the prints as they lie: left and right through the run, up and down by rows. */
     private void move(int right, int down, boolean isExtending) {
-        int row = rowOfCurrent();
-        List<SheetRow.Prints> lines = rows.stream()
-                .filter(SheetRow.Prints.class::isInstance)
-                .map(SheetRow.Prints.class::cast)
-                .toList();
-        if (lines.isEmpty()) {
+        boolean wasOnSheet = rowOfCurrent() >= 0;
+        Optional<String> next = rows.moved(session.photoProperty().get(), right, down);
+        if (!wasOnSheet) {
+            next.ifPresent(file -> session.goTo(Optional.of(file)));
             return;
         }
-        if (row < 0) {
-            session.goTo(Optional.of(lines.get(0).files().get(0)));
-            return;
-        }
-        SheetRow.Prints here = (SheetRow.Prints) rows.get(row);
-        int column = here.files().indexOf(session.photoProperty().get().orElseThrow());
-        int line = lines.indexOf(here);
-        if (down != 0) {
-            int next = Math.max(0, Math.min(lines.size() - 1, line + down));
-            List<String> files = lines.get(next).files();
-            goTo(files.get(Math.min(column, files.size() - 1)), isExtending);
-        } else {
-            List<String> all =
-                    lines.stream().flatMap(prints -> prints.files().stream()).toList();
-            int index = all.indexOf(here.files().get(column)) + right;
-            goTo(all.get(Math.max(0, Math.min(all.size() - 1, index))), isExtending);
-        }
+        next.ifPresent(file -> goTo(file, isExtending));
         int now = rowOfCurrent();
         if (now >= 0) {
             sheet.show(now);
@@ -296,7 +205,7 @@ public final class SheetView extends View {
 
     private void goTo(String file, boolean isExtending) {
         if (isExtending) {
-            choosing.rangeTo(file, files());
+            choosing.rangeTo(file, rows.files());
         } else {
             choosing.only(file);
         }
@@ -333,7 +242,7 @@ public final class SheetView extends View {
 
     private boolean pressedWithControl(KeyEvent key) {
         switch (key.getCode()) {
-            case A -> choosing.all(files());
+            case A -> choosing.all(rows.files());
             case LEFT -> actions.edits().reorient(Reorient.LEFT);
             case RIGHT -> actions.edits().reorient(Reorient.RIGHT);
             default -> {

@@ -1,2 +1,3 @@
 /** The window: the top bar, the page without a shoot, the keys, and what all views share. Start at {@link nexa.desktop.shell.Shell}. */
 package nexa.desktop.shell;
+

@@ -1,0 +1,102 @@
+package nexa.desktop.handover;
+
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.format.Format;
+import nexa.core.format.Going;
+import nexa.core.format.ViewingDistance;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
+import nexa.imaging.deliver.DeliveryCheck;
+import nexa.imaging.deliver.DeliveryPlan;
+
+/** What is to be known before a delivery goes, each with a way to the photos it is about. */
+final class BeforeItGoes {
+    private final VBox node = new VBox(8);
+    private final Consumer<List<DeliveryCheck.Finding>> lookAt;
+
+    /** @param lookAt shows the photos that something was found in */
+    BeforeItGoes(Consumer<List<DeliveryCheck.Finding>> lookAt) {
+        this.lookAt = lookAt;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void show(Foreseen known, List<Format> formats) {
+        node.getChildren().clear();
+        if (known.isTooMuch()) {
+            String words = Words.get("before.noRoom", ByteWords.of(known.likely()), ByteWords.of(known.room()));
+            tell(Parts.square(), words, "broken", List.of());
+        }
+        for (DeliveryCheck.Kind kind : DeliveryCheck.Kind.values()) {
+            List<DeliveryCheck.Finding> found = known.of(kind);
+            if (!found.isEmpty()) {
+                tell(kind, found, known.plan());
+            }
+        }
+        if (isAllWaiting(formats)) {
+            tell(Parts.triangle(), Words.get("before.waits"), "look", List.of());
+        } else if (node.getChildren().isEmpty()) {
+            tell(Parts.tick(), Words.get("before.nothing"), "fine", List.of());
+        } else if (known.of(DeliveryCheck.Kind.SAME_NAME).isEmpty()) {
+            tell(Parts.tick(), Words.get("before.names"), "fine", List.of());
+        }
+    }
+
+    /** Whether nothing goes because nothing was done yet. */
+    private static boolean isAllWaiting(List<Format> formats) {
+        return formats.stream().noneMatch(Format::goes)
+                && formats.stream().anyMatch(format -> format.going() == Going.WAITS);
+    }
+
+    private void tell(DeliveryCheck.Kind kind, List<DeliveryCheck.Finding> found, DeliveryPlan plan) {
+        boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE;
+        long formats =
+                found.stream().map(DeliveryCheck.Finding::format).distinct().count();
+        String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size(), formats);
+        tell(
+                isBroken ? Parts.square() : Parts.triangle(),
+                kind == DeliveryCheck.Kind.TOO_FEW_PIXELS ? words + onPaper(plan) : words,
+                isBroken ? "broken" : "look",
+                found);
+    }
+
+    /** What too few pixels mean on paper: the pixels an inch there will be, and from how far that looks sharp. */
+    private static String onPaper(DeliveryPlan plan) {
+        DoubleSummaryStatistics ppi = DeliveryCheck.ppiOfTooSmall(plan);
+        if (ppi.getCount() == 0) {
+            return "";
+        }
+        String distance = Words.number(ViewingDistance.sharpFrom(ppi.getMin()), 0);
+        return " "
+                + Words.get(
+                        "check.onPaper", Words.number(ppi.getMin(), 0), Words.number(ppi.getMax(), 0), distance);
+    }
+
+    private void tell(Node mark, String words, String style, List<DeliveryCheck.Finding> found) {
+        Label label = Parts.label(words, "small", style);
+        label.setGraphic(mark);
+        label.setWrapText(true);
+        label.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(label, Priority.ALWAYS);
+        HBox line = new HBox(4, label);
+        if (!found.isEmpty()) {
+            Button show = Parts.button("before.show", () -> lookAt.accept(found), "flat", "tiny");
+            show.setId("show-" + found.get(0).kind().name().toLowerCase(Locale.ROOT));
+            show.setMinWidth(Region.USE_PREF_SIZE);
+            line.getChildren().add(show);
+        }
+        node.getChildren().add(line);
+    }
+}
