@@ -86,6 +86,22 @@ final class JsonPlace {
                 : Optional.empty();
     }
 
+    /** Something that is read at a place. */
+    interface Reading<T> {
+        T of(JsonPlace place) throws Misfit;
+    }
+
+    /** What is read at a place below this one, or what is usual where there is none. */
+    <T> T optional(String name, T usual, Reading<? extends T> reading) throws Misfit {
+        Optional<JsonPlace> place = optional(name);
+        return place.isPresent() ? reading.of(place.get()) : usual;
+    }
+
+    /** What is read at a place below this one; empty where there is none. */
+    <T> Optional<T> ifThere(String name, Reading<T> reading) throws Misfit {
+        return optional(name, Optional.empty(), place -> Optional.of(reading.of(place)));
+    }
+
     JsonPlace object() throws Misfit {
         if (!node.isObject()) {
             throw misfit("misfit.object", shown());

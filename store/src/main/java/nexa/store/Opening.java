@@ -38,32 +38,27 @@ final class Opening {
 
     private String besideNow = Digest.NOTHING;
 
-    private boolean isApartStrange;
-    private boolean isApartContained;
     private int replayed;
-    private final List<Journal> leftJournals = new ArrayList<>();
-    private final List<Journal> strangeJournals = new ArrayList<>();
+    private final Leftovers leftovers;
     private final List<Message> notices = new ArrayList<>();
-    private Optional<Shoot> setAside = Optional.empty();
 
     private Opening(String folderName, Path apartFile, List<Journal> journals) {
         this.folderName = folderName;
         this.apartFile = apartFile;
         this.journals = journals;
+        this.leftovers = new Leftovers(folderName, apartFile, journals);
     }
 
     /**
      * Reads everything, and changes nothing on disk.
      *
-     * @param besideFile the document beside the photos
-     * @param apartFile the document kept apart
      * @param journals in both places
      * @throws ShootProblem if the document that counts cannot be read or does not fit
      */
-    static Opening of(Path besideFile, Path apartFile, List<Journal> journals, String folderName)
+    static Opening of(TwoPlaces places, List<Journal> journals, String folderName)
             throws ShootProblem, IOException {
-        Opening opening = new Opening(folderName, apartFile, journals);
-        opening.choose(besideFile);
+        Opening opening = new Opening(folderName, places.document(false), journals);
+        opening.choose(places.document(true));
         opening.layLinesOver();
         return opening;
     }
@@ -119,10 +114,14 @@ final class Opening {
     private void judgeApart() {
         if (apart.isPresent()) {
             ShootDocument.Stand kept = apart.get().stand();
-            isApartContained = kept.continues().equals(present.stand().continues())
+            boolean isContained = kept.continues().equals(present.stand().continues())
                     && kept.edit() > 0
                     && kept.edit() <= present.stand().edit();
-            isApartStrange = !isApartContained;
+            if (isContained) {
+                leftovers.addContained();
+            } else {
+                leftovers.addStrange(apart.get());
+            }
         }
     }
 
@@ -149,9 +148,9 @@ final class Opening {
                 notices.add(Message.of("journal.broken", journal.file(), kept, kept + contents.broken()));
             }
             if (isStrange) {
-                strangeJournals.add(journal);
+                leftovers.addStrange(journal);
             } else if (!journal.isEmpty()) {
-                leftJournals.add(journal);
+                leftovers.addContained(journal);
             }
         }
         newer.sort(Comparator.comparingLong(Journal.Line::edit));
@@ -191,8 +190,7 @@ final class Opening {
             good = from;
             laid = laidOver(lines.subList(0, good));
             notices.add(Message.of("journal.misfit", good, lines.size()));
-            strangeJournals.addAll(leftJournals);
-            leftJournals.clear();
+            leftovers.keepAllJournals();
         }
         replayed = good;
         present = laid.orElse(present);
@@ -236,7 +234,7 @@ final class Opening {
 
     /** Whether the document kept apart is the present one, or contained in it. */
     boolean isApart() {
-        return presentFile.equals(apartFile) || isApartContained;
+        return presentFile.equals(apartFile) || leftovers.containApart();
     }
 
     /** Whether the present state is not in any one document yet. */
@@ -244,70 +242,13 @@ final class Opening {
         return replayed > 0;
     }
 
-    /**
-     * Makes order on disk, once the present state has been saved: what is contained in it goes, what belongs to another
-     * document gets another name.
-     */
-    void tidy(Disk disk) throws IOException {
-        if (isApartContained) {
-            Files.deleteIfExists(apartFile);
-        }
-        for (Journal journal : leftJournals) {
-            journal.clear();
-        }
-        Optional<KeptAside> otherDocument = Optional.empty();
-        if (isApartStrange) {
-            Path kept = KeptAside.freeName(apartFile.getParent(), KeptAside.DOCUMENT);
-            Files.move(apartFile, kept);
-            otherDocument = Optional.of(new KeptAside(kept, apart.orElseThrow()));
-        }
-        for (Journal journal : strangeJournals) {
-            keepAside(journal, otherDocument, disk);
-        }
-        if (isApartStrange) {
-            Path kept = otherDocument.orElseThrow().file();
-            // Read again, for lines of the journal may have been laid over it.
-            setAside = KeptAside.read(kept, folderName).map(KeptAside::document).map(ShootDocument::shoot);
-            notices.add(Message.of("aside.documentKept", kept));
-        }
-    }
-
-    /** Lines of another document are laid over that one, if it is still there. */
-    private void keepAside(Journal journal, Optional<KeptAside> otherDocument, Disk disk) throws IOException {
-        List<KeptAside> documents = new ArrayList<>();
-        otherDocument.ifPresent(documents::add);
-        for (Journal each : journals) {
-            documents.addAll(KeptAside.in(each.file().getParent(), folderName));
-        }
-        Journal.Contents contents = journal.read();
-        boolean isFolded = contents.broken() == 0
-                && documents.stream().anyMatch(document -> document.takes(contents.lines(), folderName, disk));
-        if (isFolded) {
-            journal.clear();
-        } else {
-            Path kept = KeptAside.freeName(journal.file().getParent(), KeptAside.JOURNAL);
-            Files.move(journal.file(), kept);
-            notices.add(Message.of("aside.editsKept", kept));
-        }
-    }
-
-    /** What belongs to another document than the present one, once {@link #tidy} has given it a name of its own. */
-    Optional<Shoot> setAside() {
-        return setAside;
+    /** What lies about besides the present state, to be put in order. */
+    Leftovers leftovers() {
+        return leftovers;
     }
 
     /** What a photographer should know of it, each a whole sentence. */
     List<Message> notices() {
         return List.copyOf(notices);
-    }
-
-    /** As {@link #notices}, where nothing is changed on disk: with what waits to be put in order. */
-    List<Message> outlook() {
-        List<Message> all = new ArrayList<>(notices);
-        if (isApartStrange) {
-            all.add(Message.of("aside.documentLies", apartFile));
-        }
-        strangeJournals.forEach(journal -> all.add(Message.of("aside.editsLie", journal.file())));
-        return all;
     }
 }

@@ -1,7 +1,6 @@
 package nexa.store;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.Angle;
 import nexa.core.shoot.Preparation;
@@ -31,24 +30,19 @@ final class PreparationJson {
     }
 
     static Preparation read(JsonPlace photo) throws JsonPlace.Misfit {
-        Optional<JsonPlace> mirror = photo.optional(MIRROR);
         return new Preparation(
-                turn(photo.optional(TURN)), mirror.isPresent() && mirror.get().flag(), angle(photo.optional(ANGLE)));
+                photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
+                photo.optional(MIRROR, false, JsonPlace::flag),
+                photo.optional(ANGLE, Angle.NONE, PreparationJson::angle));
     }
 
-    private static QuarterTurn turn(Optional<JsonPlace> place) throws JsonPlace.Misfit {
-        if (place.isEmpty()) {
-            return QuarterTurn.NONE;
-        }
-        int degrees = place.get().whole();
-        return place.get().make(() -> QuarterTurn.of(degrees));
+    private static QuarterTurn turn(JsonPlace place) throws JsonPlace.Misfit {
+        int degrees = place.whole();
+        return place.make(() -> QuarterTurn.of(degrees));
     }
 
-    private static Angle angle(Optional<JsonPlace> place) throws JsonPlace.Misfit {
-        if (place.isEmpty()) {
-            return Angle.NONE;
-        }
-        double degrees = place.get().number();
-        return place.get().make(() -> new Angle(degrees));
+    private static Angle angle(JsonPlace place) throws JsonPlace.Misfit {
+        double degrees = place.number();
+        return place.make(() -> new Angle(degrees));
     }
 }

@@ -1,9 +1,7 @@
 package nexa.store;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -14,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.message.Message;
-import nexa.core.message.Telling;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -34,43 +31,24 @@ public final class ShootFolder implements AutoCloseable {
     /** The document's name. */
     public static final String DOCUMENT = "nexa-shoot.json";
 
-    private static final String LOCK = ".nexa-shoot.lock";
     private static final int TRIES = 3;
 
     private final Path folder;
-    private final UserData userData;
+    private final TwoPlaces places;
     private final Disk disk;
     private final List<Journal> journals;
     private final List<Message> notices = new ArrayList<>();
     private final Set<String> missing = new HashSet<>();
-    private Optional<ShootLock> lock = Optional.empty();
-    /** Whether the lock beside the photos is held, so that there is nobody else to write there. */
-    private boolean writesBeside;
-
-    private boolean isReadOnly = true;
-    private boolean isKeptApart;
-    private ShootDocument document;
+    private ShootSaving saving;
     private List<Path> below = List.of();
-    private long edit;
-    /** What lies beside the photos, as it was read or saved last, to notice when something else has changed it. */
-    private String besideDigest = Digest.NOTHING;
-    /** The document beside the photos that what is done now continues: that one, or the last one there was. */
-    private String lineage = Digest.NOTHING;
-    /** Whether the document kept apart, if there is one, is a state of this shoot's that may be replaced. */
-    private boolean ownsApart;
-    /** What was found at opening, as long as it could not be put in order. */
-    private Optional<Opening> unordered = Optional.empty();
     /** What was found at opening and belongs to another document than the present one. */
     private Optional<Shoot> setAside = Optional.empty();
-    /** Where the shoot is kept once its document was changed by something else. */
-    private Optional<Path> aside = Optional.empty();
 
     private ShootFolder(Path folder, UserData userData, Disk disk) {
         this.folder = folder;
-        this.userData = userData;
+        this.places = new TwoPlaces(folder, userData);
         this.disk = disk;
-        this.journals = List.of(
-                new Journal(folder.resolve(Journal.NAME), disk), new Journal(apart().resolve(Journal.NAME), disk));
+        this.journals = places.journals(disk);
     }
 
     /**
@@ -85,7 +63,7 @@ public final class ShootFolder implements AutoCloseable {
 
     static ShootFolder open(Path folder, UserData userData, Disk disk) throws ShootProblem {
         ShootFolder opened = at(folder, userData, disk);
-        opened.takeLock();
+        opened.places.takeLock();
         opened.readOrLetGo();
         return opened;
     }
@@ -112,22 +90,6 @@ public final class ShootFolder implements AutoCloseable {
         }
     }
 
-    private void takeLock() throws ShootProblem {
-        try {
-            lock = ShootLock.take(folder.resolve(LOCK));
-            writesBeside = lock.isPresent();
-        } catch (IOException e) {
-            try {
-                lock = ShootLock.take(Files.createDirectories(apart()).resolve(LOCK));
-            } catch (IOException again) {
-                again.addSuppressed(e);
-                throw cannotSave(e, again);
-            }
-        }
-        isReadOnly = lock.isEmpty();
-        isKeptApart = !isReadOnly && !writesBeside;
-    }
-
     private void readOrLetGo() throws ShootProblem {
         try {
             read();
@@ -144,19 +106,17 @@ public final class ShootFolder implements AutoCloseable {
         List<String> files = PhotoFiles.in(folder);
         below = PhotoFiles.foldersIn(folder);
         Opening opening = opening();
-        document = opening.present();
-        besideDigest = opening.besideDigest();
-        lineage = opening.lineage();
-        ownsApart = opening.isApart();
-        edit = document.stand().edit();
-        if (isReadOnly) {
-            notices.addAll(opening.outlook());
-        } else {
-            makeOrder(opening);
-            setAside = opening.setAside();
+        saving = new ShootSaving(places, disk, journals, opening);
+        if (isReadOnly()) {
             notices.addAll(opening.notices());
+            notices.addAll(opening.leftovers().outlook());
+        } else {
+            saving.makeOrder(opening).ifPresent(notices::add);
+            setAside = opening.leftovers().setAside();
+            notices.addAll(opening.notices());
+            notices.addAll(opening.leftovers().notices());
         }
-        document = document.with(withPhotos(document.shoot(), files));
+        saving.set(withPhotos(saving.shoot(), files));
     }
 
     /** Another window may be saving just now: then what was read does not belong together, and is read again. */
@@ -164,24 +124,11 @@ public final class ShootFolder implements AutoCloseable {
         String name = folder.getFileName() == null
                 ? folder.toString()
                 : folder.getFileName().toString();
-        Opening opening = Opening.of(folder.resolve(DOCUMENT), apart().resolve(DOCUMENT), journals, name);
-        for (int i = 1; i < TRIES && !opening.besideDigest().equals(digestBeside()); i++) {
-            opening = Opening.of(folder.resolve(DOCUMENT), apart().resolve(DOCUMENT), journals, name);
+        Opening opening = Opening.of(places, journals, name);
+        for (int i = 1; i < TRIES && !opening.besideDigest().equals(places.digestBeside()); i++) {
+            opening = Opening.of(places, journals, name);
         }
         return opening;
-    }
-
-    private void makeOrder(Opening opening) {
-        try {
-            if (opening.isScattered()) {
-                writeDocument();
-            }
-            opening.tidy(disk);
-        } catch (IOException | ShootProblem e) {
-            // Nothing is lost by that: it all lies where it was and is found again.
-            notices.add(Telling.of(e));
-            unordered = Optional.of(opening);
-        }
     }
 
     private Shoot withPhotos(Shoot shoot, List<String> files) {
@@ -205,17 +152,17 @@ public final class ShootFolder implements AutoCloseable {
 
     /** The shoot as it was opened or saved last. */
     public Shoot shoot() {
-        return document.shoot();
+        return saving.shoot();
     }
 
     /** Whether nothing can be changed here, because another window works on this shoot or it was opened for looking. */
     public boolean isReadOnly() {
-        return isReadOnly;
+        return places.isReadOnly();
     }
 
     /** Whether what was done last is kept away from the photos because their folder cannot be written. */
     public boolean isKeptApart() {
-        return isKeptApart;
+        return places.isKeptApart();
     }
 
     /** The folders in this one when it was opened. They may hold photos of their own, which are not of this shoot. */
@@ -253,10 +200,8 @@ public final class ShootFolder implements AutoCloseable {
      * @param formats empty if they are as they were
      */
     public void record(List<Photo> photos, Optional<List<Format>> formats) throws ShootProblem {
-        requireWritable();
-        long number = edit + 1;
-        write(isBeside -> journals.get(isBeside ? 0 : 1).append(number, lineage, photos, formats, document.writer()));
-        edit = number;
+        places.requireWritable();
+        saving.record(photos, formats);
     }
 
     /**
@@ -266,155 +211,13 @@ public final class ShootFolder implements AutoCloseable {
      *     then saved beside it, and the message says where
      */
     public void save(Shoot shoot) throws ShootProblem {
-        requireWritable();
-        document = document.with(shoot);
-        if (aside.isPresent()) {
-            saveAside(aside.get());
-        } else if (isChangedOutside()) {
-            keepAside();
-        } else {
-            saveDocument();
-        }
-    }
-
-    private void saveDocument() throws ShootProblem {
-        writeDocument();
-        try {
-            if (!isKeptApart && ownsApart) {
-                Files.deleteIfExists(apart().resolve(DOCUMENT));
-            }
-            if (unordered.isPresent()) {
-                unordered.get().tidy(disk);
-                unordered = Optional.empty();
-            }
-            clearJournals();
-        } catch (IOException e) {
-            // What is left is contained in what was saved: its number tells so when the shoot is opened.
-        }
-    }
-
-    private void writeDocument() throws ShootProblem {
-        byte[] bytes = stated().bytes();
-        write(isBeside -> {
-            Path file = home(isBeside).resolve(DOCUMENT);
-            if (!isBeside && !ownsApart && Files.exists(file)) {
-                Files.move(file, KeptAside.freeName(file.getParent(), KeptAside.DOCUMENT));
-            }
-            disk.replace(file, bytes);
-        });
-        if (isKeptApart) {
-            ownsApart = true;
-        } else {
-            besideDigest = Digest.of(bytes);
-            lineage = besideDigest;
-        }
-    }
-
-    private ShootDocument stated() {
-        return document.with(new ShootDocument.Stand(edit, lineage));
-    }
-
-    /** A document that is gone, with its drive perhaps, is not a changed one. */
-    private boolean isChangedOutside() throws ShootProblem {
-        return Files.exists(folder.resolve(DOCUMENT), LinkOption.NOFOLLOW_LINKS)
-                && !besideDigest.equals(digestBeside());
-    }
-
-    private void clearJournals() throws IOException {
-        for (Journal journal : journals) {
-            journal.clear();
-        }
-    }
-
-    private void keepAside() throws ShootProblem {
-        List<Path> made = new ArrayList<>();
-        write(isBeside -> {
-            Path file = KeptAside.freeName(home(isBeside), KeptAside.DOCUMENT);
-            disk.replace(file, stated().bytes());
-            made.add(file);
-        });
-        aside = Optional.of(made.get(0));
-        saveAside(made.get(0));
-        throw new ShootProblem(Message.of("shoot.changedOutside", folder.resolve(DOCUMENT), made.get(0)));
-    }
-
-    private void saveAside(Path file) throws ShootProblem {
-        try {
-            disk.replace(file, stated().bytes());
-            clearJournals();
-        } catch (IOException e) {
-            throw cannotSave(e, e);
-        }
-    }
-
-    /** Something written in one of the two places. */
-    private interface Writing {
-        void to(boolean isBeside) throws IOException;
-    }
-
-    /** Beside the photos whenever that can be done, else apart. */
-    private void write(Writing writing) throws ShootProblem {
-        IOException reason;
-        try {
-            requireLockBeside();
-            writing.to(true);
-            isKeptApart = false;
-            return;
-        } catch (IOException e) {
-            reason = e;
-        }
-        try {
-            Files.createDirectories(apart());
-            writing.to(false);
-            isKeptApart = true;
-        } catch (IOException again) {
-            throw cannotSave(reason, again);
-        }
-    }
-
-    /** A folder that could not be written may have become one that can. */
-    private void requireLockBeside() throws IOException {
-        if (!writesBeside) {
-            Optional<ShootLock> now = ShootLock.take(folder.resolve(LOCK));
-            if (now.isEmpty()) {
-                throw new PlainFile.Refused("shoot.lockedElsewhere");
-            }
-            lock.ifPresent(ShootLock::close);
-            lock = now;
-            writesBeside = true;
-        }
-    }
-
-    private Path home(boolean isBeside) {
-        return isBeside ? folder : apart();
-    }
-
-    private String digestBeside() throws ShootProblem {
-        Path file = folder.resolve(DOCUMENT);
-        return Files.exists(file, LinkOption.NOFOLLOW_LINKS) ? Digest.of(ShootDocument.bytes(file)) : Digest.NOTHING;
-    }
-
-    private void requireWritable() throws ShootProblem {
-        if (isReadOnly) {
-            throw new ShootProblem(Message.of("shoot.openElsewhere", folder));
-        }
-    }
-
-    private ShootProblem cannotSave(IOException beside, IOException apart) {
-        return new ShootProblem(
-                Message.of("shoot.cannotSave", folder, Telling.of(beside), userData.folder(), Telling.of(apart)),
-                apart);
-    }
-
-    private Path apart() {
-        String key = Digest.of(folder.toString().getBytes(StandardCharsets.UTF_8));
-        return userData.shoots().resolve(key.substring(0, 24));
+        places.requireWritable();
+        saving.save(shoot);
     }
 
     /** Lets another window write from now on. */
     @Override
     public void close() {
-        isReadOnly = true;
-        lock.ifPresent(ShootLock::close);
+        places.close();
     }
 }

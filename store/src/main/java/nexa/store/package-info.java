@@ -4,3 +4,4 @@
  * {@link nexa.store.ShootFolder}.
  */
 package nexa.store;
+
