@@ -60,8 +60,8 @@ final class Screenshots {
         }));
         views.add(Map.entry("print-help", () -> {
             fire("#close-panel");
-            shell.session().orElseThrow().undo();
-            shell.session().orElseThrow().undo();
+            shell.session().orElseThrow().edits().undo();
+            shell.session().orElseThrow().edits().undo();
             // Undoing went to what had changed.
             shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
             fire("#print-help");

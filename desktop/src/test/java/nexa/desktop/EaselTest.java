@@ -201,7 +201,7 @@ class EaselTest extends WindowTest {
         assertThat(crop().size().ratio()).isCloseTo(0.75, within(1e-9));
         push(KeyCode.W);
         waitFor(() -> crop().size().ratio() > 1);
-        assertThat(session().historyProperty().get().edits()).hasSize(2);
+        assertThat(session().edits().historyProperty().get().edits()).hasSize(2);
     }
 
     @Test

@@ -135,7 +135,7 @@ class FirstCropTest extends WindowTest {
         push(KeyCode.PAGE_UP);
         waitFor(() -> isAt("fern-0169.jpg"));
         assertThat(crop().size().width()).isCloseTo(wide.size().width() * 0.96 * 0.96, within(1e-6));
-        assertThat(session().historyProperty().get().edits())
+        assertThat(session().edits().historyProperty().get().edits())
                 .as("keys that follow each other are one edit")
                 .hasSize(5);
     }

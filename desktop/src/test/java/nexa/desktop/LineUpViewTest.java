@@ -55,13 +55,13 @@ class LineUpViewTest extends WindowTest {
         List<String> seen = new ArrayList<>();
         for (String cell : List.of("#lineup-fern-0160", "#lineup-fern-0138", "#lineup-fern-0156")) {
             awaitStill(cell);
-            int before = session().historyProperty().get().edits().size();
+            int before = session().edits().historyProperty().get().edits().size();
             String resting = said(cell);
             drag(cell + " .lineup-frame", MouseButton.PRIMARY).moveBy(30, 0).moveBy(25, 0);
             waitFor(() -> !said(cell).equals(resting));
             seen.add(said(cell));
             drop();
-            waitFor(() -> session().historyProperty().get().edits().size() == before + 1);
+            waitFor(() -> session().edits().historyProperty().get().edits().size() == before + 1);
         }
         assertThat(seen).as("each is told while it is dragged").hasSize(3);
         clickOn("Tall");
@@ -104,7 +104,7 @@ class LineUpViewTest extends WindowTest {
         assertThat(session().photoProperty().get())
                 .as("it stays where one stopped")
                 .isNotEqualTo(Optional.of("fern-0160.jpg"));
-        assertThat(session().historyProperty().get().edits()).isEmpty();
+        assertThat(session().edits().historyProperty().get().edits()).isEmpty();
     }
 
     @Test

@@ -86,7 +86,7 @@ class SeriesTest extends WindowTest {
                 .drop();
         waitFor(() -> crop("fern-0156.jpg").centre().x() < before.centre().x() - 1);
         assertThat(crop("fern-0156.jpg").size().width()).isCloseTo(before.size().width(), within(1e-6));
-        assertThat(session().historyProperty().get().edits()).hasSize(1);
+        assertThat(session().edits().historyProperty().get().edits()).hasSize(1);
         push(KeyCode.ENTER);
         awaitPicture();
         assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0156.jpg");
@@ -111,7 +111,7 @@ class SeriesTest extends WindowTest {
         push(KeyCode.ENTER);
         waitFor(() -> session().shoot().photo("fern-0147.jpg").angle().degrees() == 1.5);
         assertThat(session().shoot().photo("fern-0141.jpg").angle().degrees()).isEqualTo(1.5);
-        assertThat(session().historyProperty().get().edits()).hasSize(3);
+        assertThat(session().edits().historyProperty().get().edits()).hasSize(3);
     }
 
     @Test

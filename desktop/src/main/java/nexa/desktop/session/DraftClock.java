@@ -20,7 +20,7 @@ public final class DraftClock {
 
     /** @param draft what the gesture would do to the shoot if it ended now; empty if there is none */
     public DraftClock(ShootSession session, Supplier<Optional<UnaryOperator<Shoot>>> draft) {
-        timeline = new Timeline(new KeyFrame(BETWEEN, event -> draft.get().ifPresent(session::recordDraft)));
+        timeline = new Timeline(new KeyFrame(BETWEEN, event -> draft.get().ifPresent(session.edits()::recordDraft)));
         timeline.setCycleCount(Animation.INDEFINITE);
     }
 

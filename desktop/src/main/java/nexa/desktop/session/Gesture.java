@@ -132,7 +132,7 @@ public final class Gesture {
             Optional<UnaryOperator<Shoot>> change = change();
             String format = start().format().id();
             start = Optional.empty();
-            change.ifPresentOrElse(what -> session.edit(kind, format, what), session::dropDraft);
+            change.ifPresentOrElse(what -> session.edit(kind, format, what), session.edits()::dropDraft);
             ended.run();
         }
     }

@@ -55,12 +55,12 @@ final class OpenShoot {
 
     void undo() {
         front.finish();
-        session.undo();
+        session.edits().undo();
     }
 
     void redo() {
         front.finish();
-        session.redo();
+        session.edits().redo();
     }
 
     /** Puts it away; done when everything is saved. */

@@ -29,10 +29,10 @@ final class ShootNews implements Autosave.Listener {
     void tellOpened(ShootFolder opened, ShootSession session) {
         opened.notices().forEach(notice -> messages.keep(Words.say(notice)));
         offerWhatComes(session);
-        if (session.setAside().isPresent()) {
-            messages.offer("aside.take", Words.get("aside.what"), session::goOnWithSetAside);
+        if (session.edits().setAside().isPresent()) {
+            messages.offer("aside.take", Words.get("aside.what"), session.edits()::goOnWithSetAside);
         }
-        session.onRefused(() -> messages.say(Words.get("message.readOnly", folder)));
+        session.edits().onRefused(() -> messages.say(Words.get("message.readOnly", folder)));
         if (session.isReadOnly()) {
             messages.say(Words.get("message.readOnly", folder));
         }
@@ -48,16 +48,16 @@ final class ShootNews implements Autosave.Listener {
 
     /** Photos that come into the folder, and photos that have other names now. */
     private void offerWhatComes(ShootSession session) {
-        session.freshProperty().addListener((observed, before, now) -> {
+        session.changes().freshProperty().addListener((observed, before, now) -> {
             if (!isClosed && !now.isEmpty()) {
-                messages.offer("fresh.add", Words.get("fresh.what", now.size()), session::addFresh);
+                messages.offer("fresh.add", Words.get("fresh.what", now.size()), session.changes()::addFresh);
             } else if (!isClosed) {
                 messages.drop("fresh.add");
             }
         });
-        session.renamedProperty().addListener((observed, before, now) -> {
+        session.changes().renamedProperty().addListener((observed, before, now) -> {
             if (!isClosed && !now.isEmpty() && !session.isReadOnly()) {
-                messages.offer("renamed.take", Words.get("renamed.what", now.size()), session::takeRenamedAlong);
+                messages.offer("renamed.take", Words.get("renamed.what", now.size()), session.changes()::takeRenamedAlong);
             } else if (!isClosed) {
                 messages.drop("renamed.take");
             }

@@ -70,8 +70,8 @@ final class TopBar extends Pane {
         line = line(views, actions::go);
         line.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(left, right, line);
-        session.historyProperty().addListener((observed, before, now) -> show(now));
-        show(session.historyProperty().get());
+        session.edits().historyProperty().addListener((observed, before, now) -> show(now));
+        show(session.edits().historyProperty().get());
     }
 
     /** The views in the middle, as long as the other parts leave it; the shoot's name has what is left. */

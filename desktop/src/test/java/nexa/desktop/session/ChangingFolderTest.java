@@ -66,13 +66,13 @@ class ChangingFolderTest {
     void photosThatComeAreOfferedAndTakenInAtAWord() throws Exception {
         SessionFixture.write(folder, "new1", 300, 200);
         SessionFixture.write(folder, "new2", 200, 300);
-        await(() -> session.freshProperty().get().equals(Set.of("new1.png", "new2.png")));
+        await(() -> session.changes().freshProperty().get().equals(Set.of("new1.png", "new2.png")));
         assertThat(on(() -> session.shoot().photos())).as("not before").hasSize(6);
-        run(session::addFresh);
+        run(session.changes()::addFresh);
         await(() -> isReady("new1.png") && isReady("new2.png"));
-        assertThat(on(() -> session.freshProperty().get())).isEmpty();
+        assertThat(on(() -> session.changes().freshProperty().get())).isEmpty();
         turn("new1.png", 2);
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(on(() -> session.shoot().photos())).hasSize(8);
     }
 
@@ -116,19 +116,19 @@ class ChangingFolderTest {
         Files.move(folder.resolve("w1.png"), folder.resolve("kiln 1.png"));
         Files.move(folder.resolve("t1.png"), folder.resolve("kiln 2.png"));
         reopen();
-        await(() -> session.renamedProperty().get().size() == 2);
+        await(() -> session.changes().renamedProperty().get().size() == 2);
         assertThat(on(() -> session.shoot().photo("kiln 1.png").angle()))
                 .as("never by itself")
                 .isEqualTo(Angle.NONE);
-        run(session::takeRenamedAlong);
+        run(session.changes()::takeRenamedAlong);
         assertThat(on(() -> session.shoot().photo("kiln 1.png").angle())).isEqualTo(new Angle(2));
         assertThat(on(session::photos))
                 .extracting(Photo::file)
                 .contains("kiln 1.png", "kiln 2.png")
                 .doesNotContain("w1.png", "t1.png");
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(on(session::photos)).extracting(Photo::file).contains("w1.png");
-        run(session::redo);
+        run(session.edits()::redo);
         fixture.close();
         reopen();
         assertThat(on(session::photos)).hasSize(6);
@@ -149,7 +149,7 @@ class ChangingFolderTest {
         fixture.close();
         Files.move(folder.resolve("w1.png"), folder.resolve("kiln 1.png"));
         reopen();
-        await(() -> session.renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
+        await(() -> session.changes().renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
     }
 
     @Test
@@ -170,10 +170,10 @@ class ChangingFolderTest {
 
         reopen();
         assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(5));
-        assertThat(on(session::setAside)).isPresent();
-        run(session::goOnWithSetAside);
+        assertThat(on(session.edits()::setAside)).isPresent();
+        run(session.edits()::goOnWithSetAside);
         assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(3));
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(5));
     }
 
@@ -181,20 +181,20 @@ class ChangingFolderTest {
     void photosRenamedWhileTheShootIsOpenKeepWhatWasDone() throws Exception {
         turn("w1.png", 2);
         Files.move(folder.resolve("w1.png"), folder.resolve("kiln 1.png"));
-        await(() -> session.freshProperty().get().equals(Set.of("kiln 1.png")));
-        run(session::addFresh);
-        await(() -> session.renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
-        run(session::takeRenamedAlong);
+        await(() -> session.changes().freshProperty().get().equals(Set.of("kiln 1.png")));
+        run(session.changes()::addFresh);
+        await(() -> session.changes().renamedProperty().get().equals(Map.of("w1.png", "kiln 1.png")));
+        run(session.changes()::takeRenamedAlong);
         assertThat(on(() -> session.shoot().photo("kiln 1.png").angle())).isEqualTo(new Angle(2));
     }
 
     @Test
     void aGestureThatGoesOnIsRecordedAndOneThatCameToNothingIsNot() throws Exception {
         turn("w1.png", 1);
-        run(() -> session.recordDraft(shoot -> shoot.with("w1.png", photo -> photo.withAngle(new Angle(7)))));
+        run(() -> session.edits().recordDraft(shoot -> shoot.with("w1.png", photo -> photo.withAngle(new Angle(7)))));
         assertThat(on(() -> session.shoot().photo("w1.png").angle())).isEqualTo(new Angle(1));
         await(() -> recordedAngle().equals(new Angle(7)));
-        run(session::dropDraft);
+        run(session.edits()::dropDraft);
         await(() -> recordedAngle().equals(new Angle(1)));
     }
 

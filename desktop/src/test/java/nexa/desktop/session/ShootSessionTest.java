@@ -68,14 +68,14 @@ class ShootSessionTest {
         turn("w2.png", 1);
         turn("t1.png", 2);
         run(() -> session.goTo(Optional.of("w4.png")));
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(angle("t1.png")).isZero();
         assertThat(session.photoProperty().get()).hasValue("t1.png");
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(angle("w2.png")).isZero();
-        run(session::undo);
-        run(session::redo);
-        run(session::redo);
+        run(session.edits()::undo);
+        run(session.edits()::redo);
+        run(session.edits()::redo);
         assertThat(angle("w2.png")).isEqualTo(1);
         assertThat(angle("t1.png")).isEqualTo(2);
         assertThat(session.photoProperty().get()).hasValue("t1.png");
@@ -84,14 +84,14 @@ class ShootSessionTest {
     @Test
     void anEditAfterUndoingForgetsWhatWasUndoneAndOneThatChangesNothingIsNone() throws Exception {
         turn("w1.png", 1);
-        run(session::undo);
+        run(session.edits()::undo);
         turn("w1.png", 0);
-        assertThat(session.historyProperty().get().redoable())
+        assertThat(session.edits().historyProperty().get().redoable())
                 .as("nothing was changed, so redoing is still there")
                 .isPresent();
         turn("w1.png", 5);
-        assertThat(session.historyProperty().get().redoable()).isEmpty();
-        assertThat(session.historyProperty().get().edits()).hasSize(1);
+        assertThat(session.edits().historyProperty().get().redoable()).isEmpty();
+        assertThat(session.edits().historyProperty().get().edits()).hasSize(1);
     }
 
     @Test
@@ -101,7 +101,7 @@ class ShootSessionTest {
         fixture = SessionFixture.open(folder, temporary.resolve("data"));
         session = fixture.session();
         assertThat(angle("w3.png")).isEqualTo(-4.25);
-        assertThat(session.historyProperty().get().undoable())
+        assertThat(session.edits().historyProperty().get().undoable())
                 .as("the history is of one run")
                 .isEmpty();
     }
@@ -113,7 +113,7 @@ class ShootSessionTest {
         run(() -> session.edit(Edit.Kind.FORMAT, shoot -> Formats.remove(shoot, second)));
         assertThat(session.formatProperty().get()).isNotEqualTo(second);
         assertThat(session.shoot().formats()).extracting(Format::id).doesNotContain(second);
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(session.formatProperty().get())
                 .as("undone where it was done")
                 .isEqualTo(second);
@@ -170,10 +170,10 @@ class ShootSessionTest {
                     }));
             return null;
         });
-        await(() -> session.historyProperty().get().edits().size() == 2);
+        await(() -> session.edits().historyProperty().get().edits().size() == 2);
         assertThat(session.shoot().photo("w1.png").mark()).isEqualTo(Mark.OUT);
-        run(session::undo);
-        run(session::undo);
+        run(session.edits()::undo);
+        run(session.edits()::undo);
         assertThat(session.shoot().photos()).allMatch(photo -> photo.mark() == Mark.OPEN);
     }
 
@@ -203,7 +203,7 @@ class ShootSessionTest {
                         photo -> photo.withEntry(format, photo.entry(format).withDone(true)))));
         assertThat(session.shoot().formats().stream().filter(Format::goes).map(Format::id))
                 .containsExactly(format);
-        run(session::undo);
+        run(session.edits()::undo);
         assertThat(session.shoot().formats()).allMatch(one -> one.going() == Going.WAITS);
     }
 
@@ -219,7 +219,7 @@ class ShootSessionTest {
         assertThat(session.shoot().order()).isEqualTo(Shoot.Order.TIME);
         run(() -> session.reorder(Shoot.Order.NAME));
         await(() -> session.shoot().order() == Shoot.Order.NAME);
-        assertThat(session.historyProperty().get().undoable()).isEmpty();
+        assertThat(session.edits().historyProperty().get().undoable()).isEmpty();
         on(session::close).get();
         fixture = SessionFixture.open(folder, temporary.resolve("data"));
         session = fixture.session();
@@ -231,7 +231,7 @@ class ShootSessionTest {
         ShootFolder second = ShootFolder.open(folder, new UserData(temporary.resolve("data")));
         List<String> refused = new ArrayList<>();
         ShootSession looking = on(() -> new ShootSession(second, null));
-        run(() -> looking.onRefused(() -> refused.add("refused")));
+        run(() -> looking.edits().onRefused(() -> refused.add("refused")));
         run(() -> looking.edit(Edit.Kind.MARK, shoot -> shoot.with("w1.png", photo -> photo.withMark(Mark.OUT))));
         assertThat(looking.isReadOnly()).isTrue();
         assertThat(refused).hasSize(1);

@@ -113,7 +113,7 @@ final class FileMaking implements AutoCloseable {
                             finished.pixels(),
                             spec,
                             finished.profile().map(ColourProfile::bytes),
-                            ExifBlock.delivered(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
+                            DeliveredExif.of(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
                             paperPpi(item),
                             terms));
         }

@@ -31,12 +31,12 @@ final class JpegFile implements FileFormat {
     /** What of an EXIF block does not fit stays behind, and that is told. */
     @Override
     public Made encode(Contents contents) {
-        Optional<ExifBlock.Fitted> fitted = contents.exif().map(block -> ExifBlock.fitted(block, MOST_EXIF));
+        Optional<DeliveredExif.Fitted> fitted = contents.exif().map(block -> DeliveredExif.fitted(block, MOST_EXIF));
         byte[] file = encode(
                 contents.pixels(),
                 contents.spec(),
                 contents.profile(),
-                fitted.map(ExifBlock.Fitted::block),
+                fitted.map(DeliveredExif.Fitted::block),
                 contents.ppi());
         return new Made(
                 file,

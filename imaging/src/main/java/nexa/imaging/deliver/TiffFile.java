@@ -30,7 +30,7 @@ final class TiffFile implements FileFormat {
     @Override
     public Made encode(Contents contents) {
         byte[] plain = encode(contents.pixels(), contents.profile(), contents.ppi());
-        return Made.whole(ExifBlock.joined(plain, contents.exif(), contents.terms()));
+        return Made.whole(DeliveredExif.joined(plain, contents.exif(), contents.terms()));
     }
 
     private static byte[] encode(Mat pixels, Optional<byte[]> profile, OptionalDouble ppi) {

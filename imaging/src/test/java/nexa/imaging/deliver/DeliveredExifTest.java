@@ -18,7 +18,7 @@ import nexa.imaging.TestPhotos;
 import org.junit.jupiter.api.Test;
 
 /** EXIF blocks made true for delivered files, read back by another reader. */
-class ExifBlockTest {
+class DeliveredExifTest {
     private static final PixelSize SIZE = new PixelSize(300, 200);
     private static final DeliveryTerms WITH_LINES = DeliveryTerms.USUAL.withLines("© Fernhill", "Ada");
 
@@ -29,7 +29,7 @@ class ExifBlockTest {
     }
 
     private static byte[] delivered(byte[] source, DeliveryTerms terms) {
-        return ExifBlock.delivered(Optional.of(source), SIZE, terms, false).orElseThrow();
+        return DeliveredExif.of(Optional.of(source), SIZE, terms, false).orElseThrow();
     }
 
     @Test
@@ -64,12 +64,12 @@ class ExifBlockTest {
 
     @Test
     void thereIsNoBlockWhereThereIsNothingToSay() {
-        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, DeliveryTerms.USUAL, false))
+        assertThat(DeliveredExif.of(Optional.empty(), SIZE, DeliveryTerms.USUAL, false))
                 .isEmpty();
         DeliveryTerms silent = DeliveryTerms.USUAL.withCameraData(false, false);
-        assertThat(ExifBlock.delivered(Optional.of(TestPhotos.exif(1, SIZE)), SIZE, silent, false))
+        assertThat(DeliveredExif.of(Optional.of(TestPhotos.exif(1, SIZE)), SIZE, silent, false))
                 .isEmpty();
-        assertThat(ExifBlock.delivered(Optional.empty(), SIZE, WITH_LINES, false))
+        assertThat(DeliveredExif.of(Optional.empty(), SIZE, WITH_LINES, false))
                 .isPresent();
     }
 

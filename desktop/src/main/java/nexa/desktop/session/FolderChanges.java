@@ -1,0 +1,121 @@
+package nexa.desktop.session;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.series.Renamed;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.work.Latest;
+
+/** What happens in the folder while the shoot is open: photos that come, go, change, and have other names now. */
+public final class FolderChanges {
+    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PhotoReading reading;
+    private final Selection selection;
+    private final Turns turns;
+    private final Consumer<UnaryOperator<Shoot>> rename;
+    private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
+    private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
+    private final Latest<Map<String, String>> seeking = Background.latest(renamed::set);
+    private final FolderWatch watch;
+
+    /**
+     * Looks at the folder from now on.
+     *
+     * @param rename makes an edit of taking photos along to other names
+     */
+    FolderChanges(
+            Path folder,
+            ReadOnlyObjectWrapper<Shoot> shoot,
+            PhotoReading reading,
+            Selection selection,
+            Turns turns,
+            Consumer<UnaryOperator<Shoot>> rename) {
+        this.shoot = shoot;
+        this.reading = reading;
+        this.selection = selection;
+        this.turns = turns;
+        this.rename = rename;
+        this.watch = new FolderWatch(
+                folder,
+                shoot.get().photos().stream().map(Photo::file).collect(Collectors.toSet()),
+                news -> Platform.runLater(() -> hear(news)));
+        watch.begin();
+    }
+
+    private void hear(FolderNews news) {
+        fresh.set(news.fresh());
+        Map<String, PhotoProblem> gone = new HashMap<>();
+        news.gone().forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
+        if (!gone.isEmpty()) {
+            turns.now(() -> {
+                reading.addProblems(gone);
+                seekRenamed();
+            });
+        }
+        reading.readAgain(news.changed());
+    }
+
+    /** The photos that have come into the folder since the shoot was opened and are not in it yet. */
+    public ReadOnlyObjectProperty<Set<String>> freshProperty() {
+        return fresh.getReadOnlyProperty();
+    }
+
+    /** Takes the photos that have come into the folder into the shoot. */
+    public void addFresh() {
+        turns.now(this::addFreshNow);
+    }
+
+    private void addFreshNow() {
+        List<Photo> all = new ArrayList<>(shoot.get().photos());
+        List<Photo> added = fresh.get().stream()
+                .filter(file -> shoot.get().find(file).isEmpty())
+                .map(Photo::untouched)
+                .toList();
+        all.addAll(added);
+        watch.know(fresh.get());
+        selection.showToo(fresh.get());
+        fresh.set(Set.of());
+        shoot.set(shoot.get().withPhotos(all));
+        reading.read(added);
+    }
+
+    /** The new names of photos that have other names now, by their old ones. */
+    public ReadOnlyObjectProperty<Map<String, String>> renamedProperty() {
+        return renamed.getReadOnlyProperty();
+    }
+
+    /** Takes what was said of photos along to their new names, as one edit. */
+    public void takeRenamedAlong() {
+        Map<String, String> names = renamed.get();
+        renamed.set(Map.of());
+        rename.accept(now -> Renamed.takeAlong(now, names));
+    }
+
+    /** Looks for photos that are missing under other names. */
+    void seekRenamed() {
+        Shoot now = shoot.get();
+        Set<String> missing = reading.missing();
+        if (missing.isEmpty()) {
+            seeking.forget();
+            renamed.set(Map.of());
+        } else {
+            seeking.ask(() -> Renamed.find(now, missing));
+        }
+    }
+
+    void stop() {
+        watch.stop();
+    }
+}
