@@ -39,9 +39,9 @@ final class Places {
 
     private static Pot pot(int shelf, double x, double size, Glaze glaze) {
         return switch (shelf) {
-            case 0 -> Pot.jar(x, -0.03, size, glaze);
-            case 1 -> Pot.tumbler(x, -0.03, size * 1.1, glaze);
-            default -> Pot.bowl(x, -0.03, size * 0.75, glaze);
+            case 0 -> PotShapes.jar(x, -0.03, size, glaze);
+            case 1 -> PotShapes.tumbler(x, -0.03, size * 1.1, glaze);
+            default -> PotShapes.bowl(x, -0.03, size * 0.75, glaze);
         };
     }
 
