@@ -6,12 +6,12 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
+import nexa.core.message.EnumName;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
@@ -70,6 +70,6 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private static String word(DeliveryCheck.Kind kind) {
-        return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return EnumName.of(kind, "-");
     }
 }

@@ -1,6 +1,5 @@
 package nexa.cli;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -11,6 +10,8 @@ import java.util.concurrent.Callable;
 import nexa.core.format.Format;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.message.EnumName;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
@@ -62,35 +63,41 @@ final class CropsCommand implements Callable<Integer> {
         return opened.tellProblems(spec.commandLine().getErr()) ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
     }
 
-    private void add(ArrayNode list, PhotoCrop shown, boolean isUnreadable) throws JsonProcessingException {
-        Crop crop = shown.crop();
-        if (!asJson) {
-            spec.commandLine()
-                    .getOut()
-                    .printf(
-                            Locale.ROOT,
-                            "%s\t%s\t%s\t%.1f × %.1f px\t%.1f %% kept%n",
-                            shown.photo().file(),
-                            shown.format().id(),
-                            word(shown.state()),
-                            crop.size().width(),
-                            crop.size().height(),
-                            100 * shown.kept());
-            return;
+    private void add(ArrayNode list, PhotoCrop shown, boolean isUnreadable) {
+        if (asJson) {
+            put(list.addObject(), shown, isUnreadable);
+        } else {
+            print(shown);
         }
-        ObjectNode node = list.addObject();
-        node.put("file", shown.photo().file());
+    }
+
+    private void print(PhotoCrop shown) {
+        Size size = shown.crop().size();
+        spec.commandLine()
+                .getOut()
+                .printf(
+                        Locale.ROOT,
+                        "%s\t%s\t%s\t%.1f × %.1f px\t%.1f %% kept%n",
+                        shown.photo().file(),
+                        shown.format().id(),
+                        word(shown.state()),
+                        size.width(),
+                        size.height(),
+                        100 * shown.kept());
+    }
+
+    private static void put(ObjectNode node, PhotoCrop shown, boolean isUnreadable) {
+        Photo photo = shown.photo();
+        Crop crop = shown.crop();
+        node.put("file", photo.file());
         node.put("format", shown.format().id());
         node.put("state", word(shown.state()));
-        node.putArray("photo").add((int) shown.photo().size().width()).add((int)
-                shown.photo().size().height());
-        node.put("angle", shown.photo().angle().degrees());
+        node.putArray("photo").add((int) photo.size().width()).add((int) photo.size().height());
+        node.put("angle", photo.angle().degrees());
         putPair(node.putArray("centre"), crop.centre());
-        putPair(
-                node.putArray("size"),
-                new Point(crop.size().width(), crop.size().height()));
+        putPair(node.putArray("size"), new Point(crop.size().width(), crop.size().height()));
         ArrayNode corners = node.putArray("corners");
-        crop.corners(shown.photo().angle()).forEach(corner -> putPair(corners.addArray(), corner));
+        crop.corners(photo.angle()).forEach(corner -> putPair(corners.addArray(), corner));
         node.put("kept", shown.kept());
         node.put("limited", shown.isLimited());
         node.putArray("output").add(shown.output().width()).add(shown.output().height());
@@ -111,6 +118,6 @@ final class CropsCommand implements Callable<Integer> {
     }
 
     private static String word(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return EnumName.of(value, "-");
     }
 }

@@ -45,27 +45,10 @@ final class Screenshots {
         stage.setX(0);
         stage.setY(0);
         views.add(Map.entry("sheet", () -> shell.go("sheet")));
-        views.add(Map.entry("easel", () -> {
-            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
-            shell.go("easel");
-            fire("#guide-spiral");
-        }));
+        views.add(Map.entry("easel", this::showEasel));
         views.add(Map.entry("easel-turning", this::holdVernier));
-        views.add(Map.entry("format-editor", () -> {
-            robot.mouseRelease(MouseButton.PRIMARY);
-            PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
-            released.setOnFinished(
-                    event -> lastOf((MenuButton) find("#add-format")).fire());
-            released.play();
-        }));
-        views.add(Map.entry("print-help", () -> {
-            fire("#close-panel");
-            shell.session().orElseThrow().edits().undo();
-            shell.session().orElseThrow().edits().undo();
-            // Undoing went to what had changed.
-            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
-            fire("#print-help");
-        }));
+        views.add(Map.entry("format-editor", this::addFormat));
+        views.add(Map.entry("print-help", this::showPrintHelp));
         views.add(Map.entry("carry", () -> {
             fire("#close-panel");
             fire("#carry");
@@ -75,13 +58,38 @@ final class Screenshots {
             shell.go("lineup");
         }));
         views.add(Map.entry("hand-over", () -> shell.go("handover")));
-        views.add(Map.entry("hand-over-running", () -> {
-            fire("#deliver");
-            // What is seen is a delivery on its way, however fast this machine is.
-            PauseTransition onItsWay = new PauseTransition(TO_SETTLE.multiply(0.6));
-            onItsWay.setOnFinished(event -> fire("#pause-delivery"));
-            onItsWay.play();
-        }));
+        views.add(Map.entry("hand-over-running", this::deliver));
+    }
+
+    private void showEasel() {
+        shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
+        shell.go("easel");
+        fire("#guide-spiral");
+    }
+
+    private void addFormat() {
+        robot.mouseRelease(MouseButton.PRIMARY);
+        PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
+        released.setOnFinished(
+                event -> lastOf((MenuButton) find("#add-format")).fire());
+        released.play();
+    }
+
+    private void showPrintHelp() {
+        fire("#close-panel");
+        shell.session().orElseThrow().edits().undo();
+        shell.session().orElseThrow().edits().undo();
+        // Undoing went to what had changed.
+        shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
+        fire("#print-help");
+    }
+
+    private void deliver() {
+        fire("#deliver");
+        // What is seen is a delivery on its way, however fast this machine is.
+        PauseTransition onItsWay = new PauseTransition(TO_SETTLE.multiply(0.6));
+        onItsWay.setOnFinished(event -> fire("#pause-delivery"));
+        onItsWay.play();
     }
 
     private static MenuItem lastOf(MenuButton menu) {

@@ -5,11 +5,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.geometry.Orientation;
+import nexa.core.message.EnumName;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
@@ -94,7 +94,7 @@ final class DocumentReader {
             Format format = formats.get(i);
             for (Map.Entry<Orientation, String> lead : format.leads().entrySet()) {
                 String place =
-                        "formats[" + i + "].leads." + lead.getKey().name().toLowerCase(Locale.ROOT);
+                        "formats[" + i + "].leads." + EnumName.of(lead.getKey());
                 Photo photo = photos.get(lead.getValue());
                 if (photo == null) {
                     throw root.misfitAt(place, "misfit.noPhoto", lead.getValue());

@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import nexa.core.format.FileSpec;
@@ -17,6 +16,7 @@ import nexa.core.format.Going;
 import nexa.core.format.OutputSize;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
+import nexa.core.message.EnumName;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.FileIdentity;
@@ -253,6 +253,6 @@ final class DocumentWriter {
     }
 
     private static String word(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT);
+        return EnumName.of(value);
     }
 }

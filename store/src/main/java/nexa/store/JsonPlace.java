@@ -3,9 +3,9 @@ package nexa.store;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import nexa.core.message.EnumName;
 import nexa.core.message.Message;
 import nexa.core.message.Rejected;
 import nexa.core.message.Telling;
@@ -192,7 +192,7 @@ final class JsonPlace {
         String text = text();
         StringBuilder known = new StringBuilder();
         for (E value : type.getEnumConstants()) {
-            String name = value.name().toLowerCase(Locale.ROOT);
+            String name = EnumName.of(value);
             if (name.equals(text)) {
                 return value;
             }

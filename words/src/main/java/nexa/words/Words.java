@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
 import java.util.stream.Stream;
+import nexa.core.message.EnumName;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
 
@@ -51,7 +52,7 @@ public final class Words {
 
     /** The words for one of an enum's values: the key is the prefix, a dot and the value's name in small letters. */
     public String of(String prefix, Enum<?> value) {
-        return get(prefix + "." + value.name().toLowerCase(Locale.ROOT));
+        return get(prefix + "." + EnumName.of(value));
     }
 
     /** A message in words. */

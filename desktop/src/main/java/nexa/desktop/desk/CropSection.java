@@ -1,7 +1,6 @@
 package nexa.desktop.desk;
 
 import java.util.EnumMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -15,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.crop.TypedCrop;
 import nexa.core.crop.TypedCrop.Field;
+import nexa.core.message.EnumName;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.parts.FormatWords;
 import nexa.desktop.parts.Parts;
@@ -69,7 +69,7 @@ public final class CropSection {
 
     private void add(GridPane grid, Field field, String key, int column, int row) {
         TextField text = new TextField();
-        text.setId("number-" + field.name().toLowerCase(Locale.ROOT));
+        text.setId("number-" + EnumName.of(field));
         text.getStyleClass().add("number-field");
         text.setPrefColumnCount(5);
         text.setAccessibleText(Words.get(key));

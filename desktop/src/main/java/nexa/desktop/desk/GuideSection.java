@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -31,6 +30,7 @@ import nexa.core.geometry.Size;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Nested;
 import nexa.core.guide.Way;
+import nexa.core.message.EnumName;
 import nexa.desktop.parts.FormatWords;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
@@ -69,8 +69,8 @@ public final class GuideSection {
         }
         HBox heading = new HBox(6, part.head(), Parts.spacer());
         for (GuideShow show : GuideShow.values()) {
-            ToggleButton button = Parts.toggle("guide." + show.name().toLowerCase(Locale.ROOT), "choice", "tiny");
-            button.setId("guide-" + show.name().toLowerCase(Locale.ROOT));
+            ToggleButton button = Parts.toggle("guide." + EnumName.of(show), "choice", "tiny");
+            button.setId("guide-" + EnumName.of(show));
             button.setOnAction(event -> {
                 settings.show.set(show);
                 refresh();
@@ -89,7 +89,7 @@ public final class GuideSection {
         ToggleButton button = new ToggleButton();
         button.setGraphic(drawing(kind));
         button.getStyleClass().addAll("choice", "guide-button");
-        button.setId("guide-" + kind.name().toLowerCase(Locale.ROOT));
+        button.setId("guide-" + EnumName.of(kind));
         Parts.explain(button, Words.get("guide.tip", Words.of("guide", kind)));
         button.setAccessibleText(Words.of("guide", kind));
         button.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> {

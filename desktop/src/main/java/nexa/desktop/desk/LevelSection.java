@@ -1,6 +1,5 @@
 package nexa.desktop.desk;
 
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
@@ -11,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.geometry.Angle;
+import nexa.core.message.EnumName;
 import nexa.core.series.Reorient;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.TextSize;
@@ -84,7 +84,7 @@ public final class LevelSection {
         Button button = new Button();
         button.setGraphic(Parts.icon(icon));
         button.getStyleClass().addAll("flat", "icon-button");
-        button.setId("reorient-" + how.name().toLowerCase(Locale.ROOT));
+        button.setId("reorient-" + EnumName.of(how));
         Parts.explain(button, Words.of("reorient", how));
         button.setOnAction(event -> actions.reorient(how));
         return button;

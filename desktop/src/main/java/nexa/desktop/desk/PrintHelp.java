@@ -67,21 +67,7 @@ public final class PrintHelp extends VBox {
 
     /** From how far it is looked at: a use by name, or a distance. */
     private HBox seen() {
-        ComboBox<ViewingDistance.Use> use = new ComboBox<>();
-        use.getItems().setAll(ViewingDistance.Use.values());
-        use.setValue(ViewingDistance.Use.MAGAZINE);
-        use.setAccessibleText(Words.get("print.use"));
-        use.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(ViewingDistance.Use value) {
-                return value == null ? "" : Words.of("use", value);
-            }
-
-            @Override
-            public ViewingDistance.Use fromString(String text) {
-                return null;
-            }
-        });
+        ComboBox<ViewingDistance.Use> use = uses();
         distance.setText(centimetres(ViewingDistance.Use.MAGAZINE.centimetres()));
         distance.setPrefColumnCount(6);
         distance.setId("print-distance");
@@ -101,6 +87,25 @@ public final class PrintHelp extends VBox {
                 distance);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    private static ComboBox<ViewingDistance.Use> uses() {
+        ComboBox<ViewingDistance.Use> use = new ComboBox<>();
+        use.getItems().setAll(ViewingDistance.Use.values());
+        use.setValue(ViewingDistance.Use.MAGAZINE);
+        use.setAccessibleText(Words.get("print.use"));
+        use.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(ViewingDistance.Use value) {
+                return value == null ? "" : Words.of("use", value);
+            }
+
+            @Override
+            public ViewingDistance.Use fromString(String text) {
+                return null;
+            }
+        });
+        return use;
     }
 
     /** A typed distance in centimetres: "40", "40 cm", "3 m". */

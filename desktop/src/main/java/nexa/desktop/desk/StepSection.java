@@ -2,7 +2,6 @@ package nexa.desktop.desk;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -17,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
 import nexa.core.geometry.Orientation;
+import nexa.core.message.EnumName;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Photo;
@@ -93,7 +93,7 @@ public final class StepSection {
                 items.add(Parts.item(Words.get("step.noLead"), actions::noLead));
             }
             case FOLLOW, TUNED -> {
-                what.setText(Words.get("step." + crop.state().name().toLowerCase(Locale.ROOT), leadName));
+                what.setText(Words.get("step." + EnumName.of(crop.state()), leadName));
                 String words = step.map(StepWords::of).orElse("");
                 more.setText(crop.isLimited() ? Words.get("step.limited") + " " + words : words);
                 items.add(Parts.item(Words.get("step.letGo"), actions::letGo));

@@ -2,13 +2,13 @@ package nexa.desktop.easel;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.beans.value.ObservableValue;
 import nexa.core.format.Format;
 import nexa.core.format.Paper;
 import nexa.core.guide.Guide;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
+import nexa.core.message.EnumName;
 import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.desk.GuideSection;
 import nexa.desktop.desk.GuideShow;
@@ -73,7 +73,7 @@ final class StageLooks {
 
     private void showSurround() {
         stage.getStyleClass().removeIf(style -> style.startsWith("surround-"));
-        stage.getStyleClass().add("surround-" + settings.surround.get().name().toLowerCase(Locale.ROOT));
+        stage.getStyleClass().add("surround-" + EnumName.of(settings.surround.get()));
     }
 
     /** While the photo turns, a fine grid; else what is chosen, if it is to be seen now. */

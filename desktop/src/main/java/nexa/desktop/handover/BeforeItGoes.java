@@ -2,7 +2,6 @@ package nexa.desktop.handover;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,6 +13,7 @@ import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.format.ViewingDistance;
+import nexa.core.message.EnumName;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.imaging.deliver.DeliveryCheck;
@@ -64,7 +64,7 @@ final class BeforeItGoes {
         boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE;
         long formats =
                 found.stream().map(DeliveryCheck.Finding::format).distinct().count();
-        String words = Words.get("check." + kind.name().toLowerCase(Locale.ROOT), found.size(), formats);
+        String words = Words.get("check." + EnumName.of(kind), found.size(), formats);
         tell(
                 isBroken ? Parts.square() : Parts.triangle(),
                 kind == DeliveryCheck.Kind.TOO_FEW_PIXELS ? words + onPaper(plan) : words,
@@ -93,7 +93,7 @@ final class BeforeItGoes {
         HBox line = new HBox(4, label);
         if (!found.isEmpty()) {
             Button show = Parts.button("before.show", () -> lookAt.accept(found), "flat", "tiny");
-            show.setId("show-" + found.get(0).kind().name().toLowerCase(Locale.ROOT));
+            show.setId("show-" + EnumName.of(found.get(0).kind()));
             show.setMinWidth(Region.USE_PREF_SIZE);
             line.getChildren().add(show);
         }

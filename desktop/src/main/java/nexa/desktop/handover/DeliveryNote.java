@@ -2,7 +2,6 @@ package nexa.desktop.handover;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -23,6 +22,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
+import nexa.core.message.EnumName;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
 import nexa.desktop.parts.FormatWords;
@@ -116,7 +116,7 @@ final class DeliveryNote {
                 1, wrapped(FormatWords.size(format), "note-size"), wrapped(fileWords(format, files), "small", "quiet"));
         name.setAlignment(Pos.CENTER_LEFT);
         size.setAlignment(Pos.CENTER_LEFT);
-        ToggleButton goes = Parts.toggle("note." + format.going().name().toLowerCase(Locale.ROOT), "flat", "note-goes");
+        ToggleButton goes = Parts.toggle("note." + EnumName.of(format.going()), "flat", "note-goes");
         goes.setId("goes-" + format.id());
         goes.setMinWidth(Region.USE_PREF_SIZE);
         goes.setSelected(format.goes());

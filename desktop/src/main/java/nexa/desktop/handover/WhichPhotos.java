@@ -1,14 +1,12 @@
 package nexa.desktop.handover;
 
-import java.util.Locale;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.desktop.parts.Choices;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
@@ -23,41 +21,23 @@ final class WhichPhotos {
     }
 
     private final ShootSession session;
-    private final Runnable changed;
     private final Label only = Parts.label("", "small", "look");
     private final VBox node;
-    private Which which = Which.ALL_BUT_OUT;
+    private final Choices<Which> which;
 
     WhichPhotos(ShootSession session, Runnable changed) {
         this.session = session;
-        this.changed = changed;
         only.setId("only-opened");
         only.setWrapText(true);
         only.setGraphic(Parts.triangle());
-        node = new VBox(8, row(), only);
+        which = new Choices<>("which", Which.ALL_BUT_OUT, chosen -> changed.run());
+        HBox row = new HBox(4);
+        row.getChildren().addAll(which.buttons());
+        node = new VBox(8, row, only);
     }
 
     Node node() {
         return node;
-    }
-
-    private HBox row() {
-        HBox row = new HBox(4);
-        ToggleGroup group = new ToggleGroup();
-        for (Which each : Which.values()) {
-            String key = "which." + each.name().toLowerCase(Locale.ROOT);
-            ToggleButton button = Parts.toggle(key, "choice");
-            button.setId(key.replace('.', '-'));
-            button.setToggleGroup(group);
-            button.setSelected(each == which);
-            button.setOnAction(event -> {
-                button.setSelected(true);
-                which = each;
-                changed.run();
-            });
-            row.getChildren().add(button);
-        }
-        return row;
     }
 
     void show() {
@@ -75,8 +55,8 @@ final class WhichPhotos {
                         .filter(Format::goes)
                         .map(Format::id)
                         .collect(Collectors.toSet()),
-                which == Which.SELECTS,
-                which == Which.DONE,
+                which.chosen() == Which.SELECTS,
+                which.chosen() == Which.DONE,
                 session.only());
     }
 }

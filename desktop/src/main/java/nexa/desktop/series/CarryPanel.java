@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import javafx.geometry.Pos;
@@ -12,11 +11,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.core.message.EnumName;
 import nexa.core.series.CarryAcross;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
@@ -26,6 +25,7 @@ import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.parts.Choices;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
@@ -64,7 +64,7 @@ public final class CarryPanel extends VBox {
     private final Label words = Parts.label("", "carry-words");
     private final FlowPane pictures = new FlowPane(8, 8);
     private final Button carry;
-    private Whom whom;
+    private final Choices<Whom> whom;
 
     /** Opens it for the photo worked on, if that can be worked on. */
     public static void open(ShootSession session, Overlays overlays) {
@@ -88,7 +88,8 @@ public final class CarryPanel extends VBox {
                 Parts.spacer(),
                 Parts.closeButton(close));
         heading.setAlignment(Pos.CENTER_LEFT);
-        whom = others().isEmpty() ? Whom.BOTH : Whom.CHOSEN;
+        whom = new Choices<>("carry", others().isEmpty() ? Whom.BOTH : Whom.CHOSEN, chosen -> preview());
+        whom.button(Whom.CHOSEN).setDisable(others().isEmpty());
         angle = choice("carry.angle", this::preview);
         takesBack = choice("carry.back", this::preview);
         carry = Parts.button("carry.do", this::carry, "main-action");
@@ -100,7 +101,7 @@ public final class CarryPanel extends VBox {
         pictures.setMinHeight(2 * HEIGHT + 8);
         HBox foot = new HBox(12, takesBack, Parts.spacer(), carry);
         foot.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(heading, row("carry.whom", whoms()), row("carry.what", whats()), words, pictures, foot);
+        getChildren().addAll(heading, row("carry.whom", whom.buttons()), row("carry.what", whats()), words, pictures, foot);
         preview();
     }
 
@@ -111,7 +112,7 @@ public final class CarryPanel extends VBox {
         return from;
     }
 
-    private static HBox row(String key, List<Node> parts) {
+    private static HBox row(String key, List<? extends Node> parts) {
         Label label = Parts.label(Words.get(key), "quiet", "carry-label");
         HBox row = new HBox(5, label);
         row.getChildren().addAll(parts);
@@ -126,29 +127,10 @@ public final class CarryPanel extends VBox {
         return button;
     }
 
-    private List<Node> whoms() {
-        List<Node> buttons = new ArrayList<>();
-        ToggleGroup group = new ToggleGroup();
-        for (Whom each : Whom.values()) {
-            String key = "carry." + each.name().toLowerCase(Locale.ROOT);
-            ToggleButton button = choice(key, () -> {});
-            button.setOnAction(event -> {
-                button.setSelected(true);
-                whom = each;
-                preview();
-            });
-            button.setToggleGroup(group);
-            button.setSelected(each == whom);
-            button.setDisable(each == Whom.CHOSEN && others().isEmpty());
-            buttons.add(button);
-        }
-        return buttons;
-    }
-
     private List<Node> whats() {
         List<Node> buttons = new ArrayList<>();
         for (Carry each : Carry.values()) {
-            ToggleButton button = choice("carry." + each.name().toLowerCase(Locale.ROOT), this::preview);
+            ToggleButton button = choice("carry." + EnumName.of(each), this::preview);
             button.setSelected(true);
             what.put(each, button);
             buttons.add(button);
@@ -172,7 +154,7 @@ public final class CarryPanel extends VBox {
             Photo photo = photos.get(i);
             boolean isMeant = session.isReady(photo)
                     && !photo.file().equals(lead.file())
-                    && switch (whom) {
+                    && switch (whom.chosen()) {
                         case CHOSEN -> chosen.contains(photo.file());
                         case LANE -> Lane.of(photo.size()) == Lane.of(lead.size()) && photo.mark() != Mark.OUT;
                         case BOTH -> photo.mark() != Mark.OUT;

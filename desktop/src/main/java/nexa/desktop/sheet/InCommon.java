@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Angle;
+import nexa.core.message.EnumName;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
@@ -62,7 +62,7 @@ record InCommon(String title, Optional<Angle> angle, String words) {
         long count = crops.stream()
                 .filter(crop -> Lane.of(crop.photo().size()) == lane)
                 .count();
-        return count == 0 ? "" : Words.get("chosen.lane." + lane.name().toLowerCase(Locale.ROOT), count);
+        return count == 0 ? "" : Words.get("chosen.lane." + EnumName.of(lane), count);
     }
 
     private static String range(String key, DoubleSummaryStatistics values, int decimals) {

@@ -2,7 +2,6 @@ package nexa.desktop.sheet;
 
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -15,6 +14,7 @@ import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.core.message.EnumName;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Subscriptions;
@@ -93,7 +93,7 @@ final class LooksList {
         heading.setGraphic(content);
         heading.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         content.prefWidthProperty().bind(heading.widthProperty().subtract(10));
-        heading.setId("look-" + group.reason().name().toLowerCase(Locale.ROOT));
+        heading.setId("look-" + EnumName.of(group.reason()));
         heading.getStyleClass().addAll("flat", "look-heading");
         heading.setMaxWidth(Double.MAX_VALUE);
         heading.setMinWidth(0);

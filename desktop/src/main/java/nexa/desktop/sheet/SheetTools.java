@@ -1,17 +1,15 @@
 package nexa.desktop.sheet;
 
 import com.google.common.primitives.Ints;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.formats.FormatChooser;
+import nexa.desktop.parts.Choices;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.SplitRow;
 import nexa.desktop.parts.Words;
@@ -30,33 +28,23 @@ final class SheetTools {
     private final Runnable acrossChanged;
     private final ComboBox<String> filter = new ComboBox<>();
     private final ComboBox<String> order = new ComboBox<>();
-    private SheetMode mode = SheetMode.WITH_CROP;
+    private final Choices<SheetMode> modes;
     private int across = 6;
 
     SheetTools(ShootSession session, Runnable acrossChanged, Runnable modeChanged) {
         this.formats = new FormatChooser(session);
         this.acrossChanged = acrossChanged;
+        this.modes = new Choices<>("sheet", SheetMode.WITH_CROP, chosen -> modeChanged.run());
         fewer = Parts.button("sheet.fewer", () -> setAcross(across - 1), "flat");
         more = Parts.button("sheet.more", () -> setAcross(across + 1), "flat");
-        HBox stepper = new HBox(fewer, count, more);
-        stepper.getStyleClass().add("stepper");
-        stepper.setAlignment(Pos.CENTER);
-        HBox modes = new HBox(4);
-        modes.setAlignment(Pos.CENTER_LEFT);
-        ToggleGroup group = new ToggleGroup();
-        for (SheetMode each : SheetMode.values()) {
-            String key = "sheet." + each.name().toLowerCase(Locale.ROOT);
-            ToggleButton button = Parts.toggle(key, "choice");
-            button.setId(key.replace('.', '-'));
-            button.setToggleGroup(group);
-            button.setSelected(each == mode);
-            button.setOnAction(event -> {
-                button.setSelected(true);
-                mode = each;
-                modeChanged.run();
-            });
-            modes.getChildren().add(button);
-        }
+        fillFilter();
+        fillOrder(session);
+        node = new SplitRow(what(), how());
+        node.getStyleClass().add("tools");
+        count.setText(String.valueOf(across));
+    }
+
+    private void fillFilter() {
         for (SheetFilter each : SheetFilter.values()) {
             filter.getItems().add(Words.of("filter", each));
         }
@@ -64,6 +52,9 @@ final class SheetTools {
         filter.setId("sheet-filter");
         filter.setAccessibleText(Words.get("sheet.show"));
         filter.setOnAction(event -> acrossChanged.run());
+    }
+
+    private void fillOrder(ShootSession session) {
         for (Shoot.Order each : Shoot.Order.values()) {
             order.getItems().add(Words.of("order", each));
         }
@@ -71,7 +62,21 @@ final class SheetTools {
         order.setAccessibleText(Words.get("sheet.order"));
         order.setOnAction(event ->
                 session.reorder(Shoot.Order.values()[order.getSelectionModel().getSelectedIndex()]));
-        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), modes);
+    }
+
+    private HBox what() {
+        HBox row = new HBox(4);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getChildren().addAll(modes.buttons());
+        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), row);
+        what.setAlignment(Pos.CENTER_LEFT);
+        return what;
+    }
+
+    private HBox how() {
+        HBox stepper = new HBox(fewer, count, more);
+        stepper.getStyleClass().add("stepper");
+        stepper.setAlignment(Pos.CENTER);
         HBox how = new HBox(
                 8,
                 Parts.label(Words.get("sheet.show"), "quiet"),
@@ -80,11 +85,8 @@ final class SheetTools {
                 order,
                 Parts.label(Words.get("sheet.across"), "quiet"),
                 stepper);
-        what.setAlignment(Pos.CENTER_LEFT);
         how.setAlignment(Pos.CENTER_LEFT);
-        node = new SplitRow(what, how);
-        node.getStyleClass().add("tools");
-        count.setText(String.valueOf(across));
+        return how;
     }
 
     Node node() {
@@ -92,7 +94,7 @@ final class SheetTools {
     }
 
     SheetMode mode() {
-        return mode;
+        return modes.chosen();
     }
 
     SheetFilter filter() {

@@ -3,7 +3,6 @@ package nexa.desktop.stage;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
@@ -13,6 +12,7 @@ import javafx.scene.shape.Rectangle;
 import nexa.core.crop.Handle;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.message.EnumName;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.picture.Veil;
@@ -49,7 +49,7 @@ public final class CropOverlay extends Pane {
         StackPane grip = new StackPane(square);
         grip.getStyleClass().add("handle");
         grip.setUserData(handle);
-        grip.setId("handle-" + handle.name().toLowerCase(Locale.ROOT));
+        grip.setId("handle-" + EnumName.of(handle));
         grip.setPrefSize(GRIP, GRIP);
         grip.setFocusTraversable(true);
         grip.setAccessibleText(Words.of("handle", handle));
@@ -123,7 +123,7 @@ public final class CropOverlay extends Pane {
     public void setMat(MatKind mat, double strength) {
         hasVeil = mat != MatKind.NONE;
         veil.setVisible(hasVeil);
-        veil.getStyleClass().setAll("mat", "mat-" + mat.name().toLowerCase(Locale.ROOT));
+        veil.getStyleClass().setAll("mat", "mat-" + EnumName.of(mat));
         veil.setOpacity(strength);
     }
 

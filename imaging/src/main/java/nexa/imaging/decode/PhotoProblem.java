@@ -1,6 +1,6 @@
 package nexa.imaging.decode;
 
-import java.util.Locale;
+import nexa.core.message.EnumName;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
 
@@ -50,7 +50,7 @@ public final class PhotoProblem extends Exception implements Telling {
     }
 
     private static String key(Reason reason) {
-        return "photo." + reason.name().toLowerCase(Locale.ROOT);
+        return "photo." + EnumName.of(reason);
     }
 
     /** A photo that is coded in so many passes. */

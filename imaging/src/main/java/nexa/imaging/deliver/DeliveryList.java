@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.message.EnumName;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -103,7 +104,7 @@ final class DeliveryList {
         Crop crop = item.crop().crop();
         Point corner = crop.at(0, 0, item.photo().angle());
         String warnings = item.crop().warnings().stream()
-                .map(warning -> warning.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                .map(warning -> EnumName.of(warning, " "))
                 .collect(Collectors.joining("; "));
         return List.of(
                 plain(line.file()),
