@@ -5,5 +5,14 @@
  * <p>Everywhere in core a photo is W × H pixels as it is seen after its EXIF orientation, quarter turns and mirroring. x
  * runs right, y runs down, the origin is the top-left corner, and pixel k spans k … k + 1. Angles are in degrees and
  * positive when the photo is turned clockwise on screen. A crop is upright on screen.
+ *
+ * <p>Each package may use those named after it here, and nothing else but plain Java; {@code PackagesTest} holds this:
+ *
+ * <ul>
+ *   <li>{@link nexa.core.message}: none; {@link nexa.core.geometry}: message
+ *   <li>{@link nexa.core.crop}, {@link nexa.core.guide}, {@link nexa.core.level}, {@link nexa.core.shape}: geometry
+ *   <li>{@link nexa.core.format}: geometry, message; {@link nexa.core.shoot}: format, geometry, message
+ *   <li>{@link nexa.core.series}: format, geometry, message, shoot
+ * </ul>
  */
 package nexa.core;

@@ -1,5 +1,17 @@
 /**
  * The desktop application. Views draw from {@link nexa.desktop.session.ShootSession} and send it what the photographer
  * does; they keep no copy of the shoot and compute no crops. Start at {@link nexa.desktop.shell.Shell}.
+ *
+ * <p>Each package may use those named after it here, and nothing else of the desktop; {@code PackagesTest} holds this:
+ *
+ * <ul>
+ *   <li>{@link nexa.desktop.parts}: none; {@link nexa.desktop.session}: none
+ *   <li>{@link nexa.desktop.picture}: parts; {@link nexa.desktop.stage}: parts, picture
+ *   <li>{@link nexa.desktop.formats}: parts, session; {@link nexa.desktop.series}: parts, picture, session
+ *   <li>{@link nexa.desktop.desk}: parts, series, stage
+ *   <li>the views, {@link nexa.desktop.sheet}, {@link nexa.desktop.easel}, {@link nexa.desktop.lineup}, {@link
+ *       nexa.desktop.handover}: everything above, and no view another one; only the easel uses desk and stage
+ *   <li>{@link nexa.desktop.shell}: everything but desk and stage
+ * </ul>
  */
 package nexa.desktop;

@@ -2,7 +2,14 @@
  * Pixels and metadata: reading photos, making pictures for the screen, and delivering files. Knows core, no JavaFX. Photos
  * are only ever opened for reading.
  *
- * <p>{@link nexa.imaging.read} reads, {@link nexa.imaging.render} turns, crops and resizes, {@link nexa.imaging.deliver}
- * writes files.
+ * <p>Each package may use those named after it here, and nothing else of imaging; {@code PackagesTest} holds this:
+ *
+ * <ul>
+ *   <li>{@link nexa.imaging.work}: none, not even core; {@link nexa.imaging.render}: none
+ *   <li>{@link nexa.imaging.decode}: none
+ *   <li>{@link nexa.imaging.facts}: decode
+ *   <li>{@link nexa.imaging.pictures}: decode, facts, render, work
+ *   <li>{@link nexa.imaging.deliver}: all of them
+ * </ul>
  */
 package nexa.imaging;

@@ -91,7 +91,7 @@ class PhrasesTest {
             words.load(in);
         }
         Set<String> known = new TreeSet<>(words.stringPropertyNames());
-        Path reasons = Path.of("..", "imaging/src/main/java/nexa/imaging/read/PhotoProblem.java");
+        Path reasons = Path.of("..", "imaging/src/main/java/nexa/imaging/decode/PhotoProblem.java");
         for (Matcher reason = Pattern.compile("(?m)^ {8}([A-Z_]+)[,(]?$").matcher(Files.readString(reasons));
                 reason.find(); ) {
             asked.add("photo." + reason.group(1).toLowerCase(Locale.ROOT));

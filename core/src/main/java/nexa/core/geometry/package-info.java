@@ -1,5 +1,5 @@
 /**
- * Points, sizes, angles and the outline of a turned photo. Knows nothing of formats or shoots; everything else in core
- * may use it. Start at {@link nexa.core.geometry.Outline}.
+ * Points, sizes, angles and the outline of a turned photo. Knows nothing of formats or shoots; everything may use it. Start
+ * at {@link nexa.core.geometry.Outline}.
  */
 package nexa.core.geometry;

@@ -1,2 +1,4 @@
-/** Composition guides: lines laid over a crop. Start at {@link nexa.core.guide.GuideKind}. */
+/**
+ * Composition guides: lines laid over a crop. What draws them may use it. Start at {@link nexa.core.guide.GuideKind}.
+ */
 package nexa.core.guide;

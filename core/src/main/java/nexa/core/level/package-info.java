@@ -1,2 +1,5 @@
-/** How far a photo leans, from lines that should be level or upright. Start at {@link nexa.core.level.TracedLevel}. */
+/**
+ * How far a photo leans, from lines that should be level or upright. What traces or finds lines may use it. Start at
+ * {@link nexa.core.level.TracedLevel}.
+ */
 package nexa.core.level;

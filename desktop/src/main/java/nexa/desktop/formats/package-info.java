@@ -1,4 +1,5 @@
 /**
- * Changing a format: its shape, its size and its files. Start at {@link nexa.desktop.formats.FormatEditor}.
+ * Choosing a format and changing one: its shape, its size and its files. The views and the shell may use it. Start at {@link
+ * nexa.desktop.formats.FormatEditor}.
  */
 package nexa.desktop.formats;

@@ -1,3 +1,5 @@
-/** The contact sheet. Start at {@link nexa.desktop.sheet.SheetView}. */
+/**
+ * The contact sheet, and what is done to photos chosen there. Only the shell may use it. Start at {@link
+ * nexa.desktop.sheet.SheetView}.
+ */
 package nexa.desktop.sheet;
-

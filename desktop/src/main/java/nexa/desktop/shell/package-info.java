@@ -1,3 +1,5 @@
-/** The window: the top bar, the page without a shoot, the keys, and what all views share. Start at {@link nexa.desktop.shell.Shell}. */
+/**
+ * The window: opening a shoot, the page without one, the top bar, the keys of every view, messages, and closing. Nothing but
+ * the application itself may use it. Start at {@link nexa.desktop.shell.Shell}.
+ */
 package nexa.desktop.shell;
-

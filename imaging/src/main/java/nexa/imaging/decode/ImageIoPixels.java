@@ -13,7 +13,6 @@ import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import nexa.imaging.MatImages;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Decodes what OpenCV does not read well, TIFF and JPEG for print, by way of Java's image readers. */

@@ -1,5 +1,6 @@
 /**
- * Reading photos: what they say of themselves, and their pixels at the size wanted, in the background. Start at
- * {@link nexa.imaging.pictures.PictureLibrary} for pictures and {@link nexa.imaging.facts.PhotoFacts} for the rest.
+ * Photos' files: what they hold, kind by kind, read within bounds, for no file is to be trusted. Pixels come as they are
+ * stored. The rest of imaging may use it, and others its values. Start at {@link nexa.imaging.decode.PhotoKind}; each kind has a
+ * {@code PhotoDecoder}.
  */
-package nexa.imaging.read;
+package nexa.imaging.decode;

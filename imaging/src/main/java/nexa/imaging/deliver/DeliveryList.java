@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -56,14 +55,10 @@ final class DeliveryList {
      */
     static void write(Path destination, List<Line> lines, DeliveredFiles delivered) throws IOException {
         byte[] contents = text(lines).getBytes(StandardCharsets.UTF_8);
-        Path temporary = destination.resolve(".nexa-" + UUID.randomUUID() + ".part");
-        try {
-            Files.write(temporary, contents, StandardOpenOption.CREATE_NEW);
+        try (UnnamedFile written = UnnamedFile.in(destination, contents)) {
             Path list = place(destination, delivered);
             delivered.note(NAME, list, digest(contents), contents.length);
-            Files.move(temporary, list, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(temporary);
+            Files.move(written.path(), list, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 

@@ -1,19 +1,15 @@
 package nexa.imaging.deliver;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 
 /** Writes the files of a delivery. Anything that is there and not known as delivered is never replaced, a source photo least. */
@@ -65,25 +61,13 @@ final class FileWriting {
     Path write(String name, String making, byte[] bytes) throws IOException {
         Path target = destination.resolve(name);
         Files.createDirectories(target.getParent());
-        Path temporary = target.resolveSibling(".nexa-" + UUID.randomUUID() + ".part");
-        try {
-            try (FileChannel channel =
-                    FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-                ByteBuffer rest = ByteBuffer.wrap(bytes);
-                while (rest.hasRemaining()) {
-                    channel.write(rest);
-                }
-                // The name comes last, so the contents have to be there first.
-                channel.force(false);
-            }
+        try (UnnamedFile written = UnnamedFile.in(target.getParent(), bytes)) {
             Optional<Path> earlier = delivered.own(name, making);
             if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
                 delivered.note(name, earlier.get(), making, bytes.length);
-                return Files.move(temporary, earlier.get(), StandardCopyOption.REPLACE_EXISTING);
+                return Files.move(written.path(), earlier.get(), StandardCopyOption.REPLACE_EXISTING);
             }
-            return moveToFreeName(name, making, bytes.length, temporary, target);
-        } finally {
-            Files.deleteIfExists(temporary);
+            return moveToFreeName(name, making, bytes.length, written.path(), target);
         }
     }
 

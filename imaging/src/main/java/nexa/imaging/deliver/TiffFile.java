@@ -19,7 +19,7 @@ import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
-import nexa.imaging.MatImages;
+import nexa.imaging.decode.MatImages;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A packed TIFF of 8 or 16 bits with its profile and the pixels per inch it is meant for. */

@@ -1,4 +1,4 @@
-package nexa.imaging;
+package nexa.imaging.decode;
 
 import java.awt.Transparency;
 import java.awt.color.ColorSpace;

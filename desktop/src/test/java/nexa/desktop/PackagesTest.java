@@ -1,0 +1,96 @@
+package nexa.desktop;
+
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/** What each package may use of its own module, as the module's package-info says. */
+@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
+class PackagesTest {
+    private static final Map<String, Set<String>> CORE = Map.of(
+            "message", Set.of(),
+            "geometry", Set.of("message"),
+            "crop", Set.of("geometry"),
+            "guide", Set.of("geometry"),
+            "level", Set.of("geometry"),
+            "shape", Set.of("geometry"),
+            "format", Set.of("geometry", "message"),
+            "shoot", Set.of("format", "geometry", "message"),
+            "series", Set.of("format", "geometry", "message", "shoot"));
+
+    private static final Map<String, Set<String>> IMAGING = Map.of(
+            "work", Set.of(),
+            "render", Set.of(),
+            "decode", Set.of(),
+            "facts", Set.of("decode"),
+            "pictures", Set.of("decode", "facts", "render", "work"),
+            "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
+
+    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series");
+
+    private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
+            Map.entry("parts", Set.of()),
+            Map.entry("session", Set.of()),
+            Map.entry("picture", Set.of("parts")),
+            Map.entry("stage", Set.of("parts", "picture")),
+            Map.entry("formats", Set.of("parts", "session")),
+            Map.entry("series", Set.of("parts", "picture", "session")),
+            Map.entry("desk", Set.of("parts", "series", "stage")),
+            Map.entry("sheet", SHARED),
+            Map.entry("lineup", SHARED),
+            Map.entry("handover", SHARED),
+            Map.entry("easel", Set.of("parts", "session", "picture", "formats", "series", "desk", "stage")),
+            Map.entry(
+                    "shell",
+                    Set.of("parts", "session", "picture", "formats", "series", "sheet", "easel", "lineup", "handover")));
+
+    @ArchTest
+    static final ArchRule noPackagesRunInCircles =
+            SlicesRuleDefinition.slices().matching("nexa.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static void everyPackageUsesOnlyWhatItMay(JavaClasses all) {
+        Map.of("nexa.core", CORE, "nexa.imaging", IMAGING, "nexa.desktop", DESKTOP)
+                .forEach((module, packages) -> packages.forEach((name, may) -> uses(module, name, may).check(all)));
+    }
+
+    private static ArchRule uses(String module, String name, Set<String> may) {
+        Set<String> own = new TreeSet<>(may);
+        own.add(name);
+        String[] allowed = own.stream().map(one -> module + "." + one).toArray(String[]::new);
+        return classes()
+                .that()
+                .resideInAPackage(module + "." + name)
+                .should()
+                .onlyDependOnClassesThat(not(resideInAPackage(module + "..")).or(resideInAnyPackage(allowed)));
+    }
+
+    @ArchTest
+    static void everyPackageIsListed(JavaClasses all) {
+        assertThat(packagesOf(all, "nexa.core")).isEqualTo(CORE.keySet());
+        assertThat(packagesOf(all, "nexa.imaging")).isEqualTo(IMAGING.keySet());
+        assertThat(packagesOf(all, "nexa.desktop")).isEqualTo(DESKTOP.keySet());
+    }
+
+    private static Set<String> packagesOf(JavaClasses all, String module) {
+        return all.stream()
+                .map(JavaClass::getPackageName)
+                .filter(name -> name.startsWith(module + "."))
+                .map(name -> name.substring(module.length() + 1))
+                .collect(Collectors.toSet());
+    }
+}
