@@ -9,12 +9,12 @@ import nexa.core.format.Going;
 import nexa.core.format.Ratio;
 
 /** The formats a shoot starts with when nobody has said otherwise. Their names are in a resource bundle. */
-public final class StandardFormats {
+final class StandardFormats {
     private static final ResourceBundle NAMES = ResourceBundle.getBundle("nexa.store.formats", Locale.ENGLISH);
 
     private StandardFormats() {}
 
-    public static List<Format> list() {
+    static List<Format> list() {
         return List.of(
                 named("own", Ratio.PHOTO),
                 named("post", Ratio.of("4", "5")).withTurn(FormatTurn.TALL),
@@ -29,7 +29,7 @@ public final class StandardFormats {
     }
 
     /** Those of a shoot of which nothing was said yet: each waits until something is done in it. */
-    public static List<Format> waiting() {
+    static List<Format> waiting() {
         return list().stream().map(format -> format.withGoing(Going.WAITS)).toList();
     }
 }

@@ -13,24 +13,24 @@ import nexa.core.shoot.Shoot;
  * Records a gesture that goes on again and again: at the latest after a second, what is shown outlives a crash, however long
  * the hand is at it.
  */
-public final class DraftClock {
+final class DraftClock {
     private static final Duration BETWEEN = Duration.millis(700);
 
     private final Timeline timeline;
 
     /** @param draft what the gesture would do to the shoot if it ended now; empty if there is none */
-    public DraftClock(ShootSession session, Supplier<Optional<UnaryOperator<Shoot>>> draft) {
+    DraftClock(ShootSession session, Supplier<Optional<UnaryOperator<Shoot>>> draft) {
         timeline = new Timeline(new KeyFrame(BETWEEN, event -> draft.get().ifPresent(session.edits()::recordDraft)));
         timeline.setCycleCount(Animation.INDEFINITE);
     }
 
     /** A gesture goes on. */
-    public void goOn() {
+    void goOn() {
         timeline.play();
     }
 
     /** It has ended. */
-    public void stop() {
+    void stop() {
         timeline.stop();
     }
 }
