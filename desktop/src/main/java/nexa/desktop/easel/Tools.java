@@ -94,11 +94,15 @@ final class Tools {
         hand.take(Optional.empty());
     }
 
+    void forgetLines() {
+        tracing.clear();
+        say.accept("");
+    }
+
     /** Puts the tool down, and forgets the lines traced. */
     void putAllDown() {
         putDown();
-        tracing.clear();
-        say.accept("");
+        forgetLines();
     }
 
     /** The crop slid so that the subject lies on the nearest crossing of thirds. */

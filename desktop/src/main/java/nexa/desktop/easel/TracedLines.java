@@ -54,7 +54,7 @@ final class TracedLines implements TraceBar.Actions {
 
     @Override
     public void forget() {
-        hand.tools().putAllDown();
+        hand.tools().forgetLines();
         stage.requestFocus();
     }
 }

@@ -141,7 +141,7 @@ final class LineUpGrid {
 
     /** A crop as it is now, or as the draft has it: what all of them come to is known a little later. */
     private Optional<LineUp.Entry> entry(String file) {
-        if (drafted.isPresent()) {
+        if (gesture.isBusy() && drafted.isPresent()) {
             Drafted now = drafted.get();
             return now.shoot()
                     .find(file)
