@@ -9,6 +9,19 @@ final class FernhillShoot {
 
     static List<Shot> shots() {
         List<Shot> photos = new ArrayList<>();
+        addFrom139(photos);
+        addFrom144(photos);
+        addFrom150(photos);
+        addFrom160(photos);
+        addFrom163(photos);
+        addFrom166(photos);
+        addFrom172(photos);
+        addFrom176(photos);
+        FernhillPlaces.addTo(photos);
+        return photos;
+    }
+
+    private static void addFrom139(List<Shot> photos) {
         photos.add(Take.tall(139, -1.4, 0.02, 0.2, 0.92, 30, PotShapes.vase(0, 0, 1, Glaze.cobalt(0.06))));
         photos.add(Take.wide(
                 138,
@@ -38,6 +51,9 @@ final class FernhillShoot {
                 32,
                 PotShapes.vase(-0.01, 0, 0.95, Glaze.rust(0.07)),
                 PotShapes.tumbler(0.15, 0.06, 1.05, Glaze.cream(0.03))));
+    }
+
+    private static void addFrom144(List<Shot> photos) {
         photos.add(Take.wide(
                 144,
                 -0.9,
@@ -67,6 +83,9 @@ final class FernhillShoot {
                 33,
                 PotShapes.jar(-0.03, 0.03, 1.1, Glaze.cobalt(0.04)),
                 PotShapes.bottle(0.1, -0.12, 0.95, Glaze.cream(0.05))));
+    }
+
+    private static void addFrom150(List<Shot> photos) {
         photos.add(Take.wide(
                 150,
                 -3.1,
@@ -97,12 +116,9 @@ final class FernhillShoot {
                 PotShapes.bottle(-0.03, -0.1, 1.05, Glaze.cream(0.05)),
                 PotShapes.tumbler(0.13, 0.08, 1.2, Glaze.cobalt(0.03))));
         photos.add(Take.wide(159, 4.2, 0.02, 0.1, 0.9, 36, PotShapes.bowl(0.04, 0.02, 1.25, Glaze.moss(0.03))));
-        addPots(photos);
-        addPlaces(photos);
-        return photos;
     }
 
-    private static void addPots(List<Shot> photos) {
+    private static void addFrom160(List<Shot> photos) {
         photos.add(Take.second(
                         160,
                         true,
@@ -129,6 +145,9 @@ final class FernhillShoot {
                         PotShapes.bottle(0.2, -0.08, 0.85, Glaze.rust(0.05)))
                 .sideways(3)
                 .tellingSubject());
+    }
+
+    private static void addFrom163(List<Shot> photos) {
         photos.add(Take.second(
                 163,
                 true,
@@ -163,6 +182,9 @@ final class FernhillShoot {
                         PotShapes.bowl(-0.24, 0.05, 0.8, Glaze.cream(0.02)))
                 .stored(Storage.WIDE_GAMUT)
                 .tellingSubject());
+    }
+
+    private static void addFrom166(List<Shot> photos) {
         photos.add(Take.of(
                         166,
                         1200,
@@ -196,6 +218,9 @@ final class FernhillShoot {
                 .stored(Storage.SCAN));
         photos.add(Take.second(171, true, 0, 0, 0.12, 1.0, 38, PotShapes.jar(0, 0, 1, Glaze.cream(0.04)))
                 .stored(Storage.DAMAGED));
+    }
+
+    private static void addFrom172(List<Shot> photos) {
         photos.add(Take.second(172, false, 1.0, 0.02, 0.16, 0.9, 36, PotShapes.vase(0.02, 0, 0.95, Glaze.moss(0.06)))
                 .sideways(6)
                 .tellingSubject());
@@ -224,6 +249,9 @@ final class FernhillShoot {
                         PotShapes.vase(0.05, 0, 0.9, Glaze.cream(0.05)),
                         PotShapes.bowl(-0.14, 0.08, 0.6, Glaze.cobalt(0.015)))
                 .tellingSubject());
+    }
+
+    private static void addFrom176(List<Shot> photos) {
         photos.add(Take.tilted(
                         176,
                         -0.6,
@@ -257,32 +285,5 @@ final class FernhillShoot {
                 PotShapes.vase(0.04, -0.05, 0.7, Glaze.cream(0.04)),
                 PotShapes.tumbler(0.3, 0.04, 1.1, Glaze.cobalt(0.02)),
                 PotShapes.jar(0.55, 0, 1, Glaze.moss(0.035))));
-    }
-
-    private static void addPlaces(List<Shot> photos) {
-        photos.add(Take.place(
-                180,
-                true,
-                1.6,
-                0,
-                Places.shelves(),
-                new Vec(0.05, 0.62, 2.1),
-                new Vec(0, 0.5, 0),
-                44,
-                Places.indoors()));
-        photos.add(Take.place(
-                181,
-                false,
-                -0.9,
-                0.11,
-                Places.shelves(),
-                new Vec(-0.1, 0.55, 1.35),
-                new Vec(-0.05, 0.5, 0),
-                62,
-                Places.indoors()));
-        photos.add(Take.place(
-                182, false, 0.6, 0, Places.shed(), new Vec(1.6, 1.2, 6.2), new Vec(1.1, 2.5, 0), 52, new SkyLight()));
-        photos.add(Take.place(183, true, 0, 0, List.of(), new Vec(0, 1.7, 9), new Vec(0.4, 1.95, 0), 48, new SkyLight())
-                .withoutHorizon());
     }
 }

@@ -1,0 +1,35 @@
+package nexa.sample;
+
+import java.util.List;
+
+/** The photos of the sample shoot that show the pottery itself. */
+final class FernhillPlaces {
+    private FernhillPlaces() {}
+
+    static void addTo(List<Shot> photos) {
+        photos.add(Take.place(
+                180,
+                true,
+                1.6,
+                0,
+                Places.shelves(),
+                new Vec(0.05, 0.62, 2.1),
+                new Vec(0, 0.5, 0),
+                44,
+                Places.indoors()));
+        photos.add(Take.place(
+                181,
+                false,
+                -0.9,
+                0.11,
+                Places.shelves(),
+                new Vec(-0.1, 0.55, 1.35),
+                new Vec(-0.05, 0.5, 0),
+                62,
+                Places.indoors()));
+        photos.add(Take.place(
+                182, false, 0.6, 0, Places.shed(), new Vec(1.6, 1.2, 6.2), new Vec(1.1, 2.5, 0), 52, new SkyLight()));
+        photos.add(Take.place(183, true, 0, 0, List.of(), new Vec(0, 1.7, 9), new Vec(0.4, 1.95, 0), 48, new SkyLight())
+                .withoutHorizon());
+    }
+}
