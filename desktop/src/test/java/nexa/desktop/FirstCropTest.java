@@ -109,8 +109,8 @@ class FirstCropTest extends WindowTest {
     @Test
     void theKeyboardAloneMakesACrop() {
         push(KeyCode.F5);
-        awaitStill("#print-fern-0169");
-        clickOn("#print-fern-0169");
+        awaitStill("#sheet-photo-fern-0169");
+        clickOn("#sheet-photo-fern-0169");
         waitFor(() -> isAt("fern-0169.jpg"));
         interact(() -> lookup("#sheet").query().requestFocus());
         push(KeyCode.ENTER);

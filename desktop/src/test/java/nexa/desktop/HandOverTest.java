@@ -56,7 +56,7 @@ class HandOverTest extends WindowTest {
         clickOn("#which-all_but_out");
         waitFor(() -> lookup("#show-untouched").tryQuery().isPresent());
         clickOn("#show-untouched");
-        waitFor(() -> lookup("#print-fern-0138").tryQuery().isPresent());
+        waitFor(() -> lookup("#sheet-photo-fern-0138").tryQuery().isPresent());
         assertThat(session().chosenProperty().get()).hasSizeGreaterThan(20);
         assertThat(session().formatProperty().get()).isEqualTo("feed");
     }

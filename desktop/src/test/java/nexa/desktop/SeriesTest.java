@@ -94,11 +94,11 @@ class SeriesTest extends WindowTest {
 
     @Test
     void photosAreChosenMarkedAndLevelledTogetherOnTheSheet() {
-        awaitStill("#print-fern-0144");
-        clickOn("#print-fern-0141");
-        press(KeyCode.SHIFT).clickOn("#print-fern-0147").release(KeyCode.SHIFT);
+        awaitStill("#sheet-photo-fern-0144");
+        clickOn("#sheet-photo-fern-0141");
+        press(KeyCode.SHIFT).clickOn("#sheet-photo-fern-0147").release(KeyCode.SHIFT);
         waitFor(() -> session().chosenProperty().get().size() == 3);
-        press(KeyCode.CONTROL).clickOn("#print-fern-0144").release(KeyCode.CONTROL);
+        press(KeyCode.CONTROL).clickOn("#sheet-photo-fern-0144").release(KeyCode.CONTROL);
         waitFor(() -> session().chosenProperty().get().equals(Set.of("fern-0141.jpg", "fern-0147.jpg")));
         push(KeyCode.DELETE);
         waitFor(() -> session().shoot().photo("fern-0141.jpg").mark() == Mark.OUT);
@@ -116,9 +116,9 @@ class SeriesTest extends WindowTest {
 
     @Test
     void aRubberBandChoosesWhatItTouches() {
-        awaitStill("#print-fern-0144");
-        Bounds first = frame("#print-fern-0138");
-        Bounds last = frame("#print-fern-0144");
+        awaitStill("#sheet-photo-fern-0144");
+        Bounds first = frame("#sheet-photo-fern-0138");
+        Bounds last = frame("#sheet-photo-fern-0144");
         drag(first.getMinX() + 4, first.getMaxY() - 4, MouseButton.PRIMARY)
                 .moveTo(last.getCenterX() - 20, last.getMaxY() - 10)
                 .moveTo(last.getCenterX(), last.getMaxY() - 8)

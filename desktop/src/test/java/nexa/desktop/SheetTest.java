@@ -23,12 +23,12 @@ class SheetTest extends WindowTest {
     @BeforeEach
     void openSample() throws Exception {
         open(sample());
-        awaitStill("#print-fern-0144");
+        awaitStill("#sheet-photo-fern-0144");
     }
 
     @Test
     void arrowsMoveShiftExtendsAndEnterOpensTheEaselThere() {
-        clickOn("#print-fern-0138");
+        clickOn("#sheet-photo-fern-0138");
         push(KeyCode.RIGHT);
         waitFor(() -> current().equals("fern-0141.jpg"));
         press(KeyCode.SHIFT);
@@ -42,7 +42,7 @@ class SheetTest extends WindowTest {
         awaitPicture();
         assertThat(current()).isEqualTo("fern-0147.jpg");
         push(KeyCode.F5);
-        waitFor(() -> lookup("#print-fern-0147").tryQuery().isPresent());
+        waitFor(() -> lookup("#sheet-photo-fern-0147").tryQuery().isPresent());
         assertThat(session().chosenProperty().get()).as("still chosen").hasSize(3);
     }
 
@@ -68,22 +68,22 @@ class SheetTest extends WindowTest {
 
     @Test
     void marksNarrowTheSheetAndCountForEveryChosenPhoto() {
-        clickOn("#print-fern-0141");
-        press(KeyCode.CONTROL).clickOn("#print-fern-0153").release(KeyCode.CONTROL);
+        clickOn("#sheet-photo-fern-0141");
+        press(KeyCode.CONTROL).clickOn("#sheet-photo-fern-0153").release(KeyCode.CONTROL);
         push(KeyCode.S);
         waitFor(() -> mark("fern-0153.jpg") == Mark.SELECT);
         assertThat(mark("fern-0141.jpg")).isEqualTo(Mark.SELECT);
         choose("#sheet-filter", "selects");
-        waitFor(() -> prints().equals(Set.of("print-fern-0141", "print-fern-0147", "print-fern-0153")));
+        waitFor(() -> shownPhotos().equals(Set.of("sheet-photo-fern-0141", "sheet-photo-fern-0147", "sheet-photo-fern-0153")));
         choose("#sheet-filter", "not done");
-        waitFor(() -> !prints().contains("print-fern-0141"));
-        assertThat(prints()).as("done in this format already").doesNotContain("print-fern-0147");
+        waitFor(() -> !shownPhotos().contains("sheet-photo-fern-0141"));
+        assertThat(shownPhotos()).as("done in this format already").doesNotContain("sheet-photo-fern-0147");
     }
 
     @Test
     void chosenPhotosAreLetGoAndFollowAgain() {
-        clickOn("#print-fern-0141");
-        press(KeyCode.SHIFT).clickOn("#print-fern-0144").release(KeyCode.SHIFT);
+        clickOn("#sheet-photo-fern-0141");
+        press(KeyCode.SHIFT).clickOn("#sheet-photo-fern-0144").release(KeyCode.SHIFT);
         waitFor(() -> session().chosenProperty().get().size() == 2);
         var followed = crop("fern-0141.jpg").crop();
         clickOn("#chosen-more").clickOn("On its own");
@@ -103,8 +103,8 @@ class SheetTest extends WindowTest {
         waitFor(() -> shell.session().isPresent() && current().equals("fern-0172.jpg"));
         awaitPicture();
         push(KeyCode.F5);
-        awaitStill("#print-fern-0172");
-        assertThat(prints()).contains("print-fern-0172");
+        awaitStill("#sheet-photo-fern-0172");
+        assertThat(shownPhotos()).contains("sheet-photo-fern-0172");
     }
 
     @Test
@@ -127,9 +127,9 @@ class SheetTest extends WindowTest {
         interact(() -> lookup(box).<ComboBox<String>>query().getSelectionModel().select(item));
     }
 
-    private Set<String> prints() {
-        return lookup(".print").queryAll().stream()
-                .filter(print -> print.getScene() != null && isShown(print))
+    private Set<String> shownPhotos() {
+        return lookup(".sheet-photo").queryAll().stream()
+                .filter(photo -> photo.getScene() != null && isShown(photo))
                 .map(Node::getId)
                 .collect(Collectors.toSet());
     }

@@ -36,7 +36,7 @@ class SmallWindowTest extends WindowTest {
 
     @Test
     void nothingIsCutOffOnAnyViewAndThePartsOfTheDeskAreAllWithinReach() {
-        awaitStill("#print-fern-0147");
+        awaitStill("#sheet-photo-fern-0147");
         assertNothingIsCutOff();
         goToEasel("fern-0147.jpg");
         assertNothingIsCutOff();

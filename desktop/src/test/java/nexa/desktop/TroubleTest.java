@@ -45,8 +45,8 @@ class TroubleTest extends WindowTest {
         Files.writeString(folder.resolve("broken.jpg"), "no photo");
         interact(() -> shell.open(List.of(folder.resolve("fern-0138.jpg"), folder.resolve("fern-0148.jpg"))));
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Only the 2 photos you opened are shown.")));
-        waitFor(() -> lookup("#print-fern-0148").tryQuery().isPresent());
-        assertThat(lookup(".print").queryAll().stream().filter(Node::isVisible)).hasSize(2);
+        waitFor(() -> lookup("#sheet-photo-fern-0148").tryQuery().isPresent());
+        assertThat(lookup(".sheet-photo").queryAll().stream().filter(Node::isVisible)).hasSize(2);
         assertThat(session().shoot().photos())
                 .as("the others stay in the shoot")
                 .hasSize(4);

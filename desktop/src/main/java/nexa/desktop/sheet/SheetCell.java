@@ -57,7 +57,7 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
             choose.setText(Words.get("lane.choose", lane.files().size()));
             choose.setOnAction(event -> chooseLane.accept(lane.files()));
             node.getChildren().setAll(heading);
-        } else if (row instanceof SheetRow.Prints line) {
+        } else if (row instanceof SheetRow.Photos line) {
             show(line);
             node.getChildren().setAll(prints);
         } else if (row instanceof SheetRow.Note sentence) {
@@ -77,7 +77,7 @@ final class SheetCell implements Cell<SheetRow, StackPane> {
         pool.forEach(SheetPhoto::clear);
     }
 
-    private void show(SheetRow.Prints line) {
+    private void show(SheetRow.Photos line) {
         while (pool.size() < line.files().size()) {
             pool.add(new SheetPhoto(session, actions));
         }

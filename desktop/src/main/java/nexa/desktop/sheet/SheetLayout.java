@@ -35,9 +35,9 @@ record SheetLayout(SheetFilter filter, int across, double width, String folder) 
             List<Photo> inLane = known.get(true).stream()
                     .filter(photo -> Lane.of(photo.size()) == lane)
                     .toList();
-            addLane(rows, Words.of("lane", lane), inLane, SheetRow.printSize(lane, print), now.format());
+            addLane(rows, Words.of("lane", lane), inLane, SheetRow.photoSize(lane, print), now.format());
         }
-        addLane(rows, Words.get("lane.unread"), known.get(false), SheetRow.printSize(Lane.WIDE, print), now.format());
+        addLane(rows, Words.get("lane.unread"), known.get(false), SheetRow.photoSize(Lane.WIDE, print), now.format());
         if (rows.isEmpty()) {
             rows.add(new SheetRow.Note(
                     now.photos().isEmpty() ? Words.get("sheet.empty", folder) : Words.get("sheet.none")));
@@ -45,7 +45,7 @@ record SheetLayout(SheetFilter filter, int across, double width, String folder) 
         return rows;
     }
 
-    private void addLane(List<SheetRow> to, String name, List<Photo> photos, SheetRow.PrintSize size, Format format) {
+    private void addLane(List<SheetRow> to, String name, List<Photo> photos, SheetRow.PhotoSize size, Format format) {
         if (photos.isEmpty()) {
             return;
         }
@@ -61,7 +61,7 @@ record SheetLayout(SheetFilter filter, int across, double width, String folder) 
         to.add(new SheetRow.Heading(name, Words.get("lane.counts", photos.size(), done) + lead, files));
         int inRow = (int) Math.max(1, (width - SIDES + SheetRow.GAP) / (size.width() + SheetRow.GAP));
         for (int i = 0; i < files.size(); i += inRow) {
-            to.add(new SheetRow.Prints(files.subList(i, Math.min(files.size(), i + inRow)), size));
+            to.add(new SheetRow.Photos(files.subList(i, Math.min(files.size(), i + inRow)), size));
         }
     }
 }

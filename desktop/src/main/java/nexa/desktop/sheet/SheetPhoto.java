@@ -28,21 +28,21 @@ import nexa.desktop.picture.Thumb;
 import nexa.desktop.picture.Veil;
 import nexa.desktop.session.ShootSession;
 
-/** One photo on the sheet: the print with its crop drawn on it, its name, and what is to be said of it. */
+/** One photo on the sheet: it with its crop drawn on it, its name, and what is to be said of it. */
 final class SheetPhoto extends VBox {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final double NOTCH = 15;
-    /** The most that the words below a print take of its width. */
+    /** The most that the words below a photo take of its width. */
     private static final double WORDS = 0.55;
 
     private static final PseudoClass OUT = PseudoClass.getPseudoClass("out");
 
-    /** What is done with a print. */
+    /** What is done with a photo. */
     interface Actions {
         void clicked(String file, MouseEvent event);
 
-        void asked(String file, Node print, ContextMenuEvent event);
+        void asked(String file, Node photo, ContextMenuEvent event);
 
         SheetMode mode();
     }
@@ -55,12 +55,12 @@ final class SheetPhoto extends VBox {
     private final Polygon edge = new Polygon();
     private final Polygon halo = new Polygon();
     private final Pane marks = new Pane(veil, halo, edge);
-    private final Label reason = Parts.label("", "print-reason");
+    private final Label reason = Parts.label("", "sheet-photo-reason");
     private final StackPane picture;
-    private final Label name = Parts.name("small", "print-name");
+    private final Label name = Parts.name("small", "sheet-photo-name");
     private final Label word = Parts.label("", "small");
     private Optional<String> file = Optional.empty();
-    private SheetRow.PrintSize room = new SheetRow.PrintSize(1, 1);
+    private SheetRow.PhotoSize room = new SheetRow.PhotoSize(1, 1);
     private SheetMode seenMode = SheetMode.WITH_CROP;
     private Optional<PhotoCrop> seen = Optional.empty();
 
@@ -68,21 +68,21 @@ final class SheetPhoto extends VBox {
         this.session = session;
         this.actions = actions;
         this.thumb = new Thumb(session.pictures());
-        veil.getStyleClass().add("print-veil");
-        halo.getStyleClass().add("print-crop-halo");
-        edge.getStyleClass().add("print-crop");
+        veil.getStyleClass().add("sheet-photo-veil");
+        halo.getStyleClass().add("sheet-photo-crop-halo");
+        edge.getStyleClass().add("sheet-photo-crop");
         marks.setMouseTransparent(true);
         reason.setWrapText(true);
         picture = new StackPane(thumb, marks, reason, notch);
-        picture.getStyleClass().add("print-picture");
+        picture.getStyleClass().add("sheet-photo-picture");
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox caption = new HBox(6, name, word);
         caption.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(picture, caption);
-        getStyleClass().add("print");
+        getStyleClass().add("sheet-photo");
         setAccessibleRole(AccessibleRole.LIST_ITEM);
-        notch.getStyleClass().add("print-notch");
+        notch.getStyleClass().add("sheet-photo-notch");
         notch.setMouseTransparent(true);
         StackPane.setAlignment(notch, Pos.TOP_RIGHT);
         setOnMouseClicked(event -> {
@@ -101,13 +101,13 @@ final class SheetPhoto extends VBox {
         session.chosenProperty().addListener((observed, before, now) -> markCurrent());
     }
 
-    void show(String newFile, SheetRow.PrintSize newRoom) {
+    void show(String newFile, SheetRow.PhotoSize newRoom) {
         boolean isNews = !file.equals(Optional.of(newFile)) || !room.equals(newRoom);
         file = Optional.of(newFile);
         room = newRoom;
         if (isNews) {
             seen = Optional.empty();
-            setId("print-" + PhotoNames.base(newFile));
+            setId("sheet-photo-" + PhotoNames.base(newFile));
             setMaxWidth(room.width());
             setPrefWidth(room.width());
             picture.setMinSize(room.width(), room.height());
@@ -148,7 +148,7 @@ final class SheetPhoto extends VBox {
     private void showCrop(PhotoCrop crop) {
         word.setText(words(crop));
         boolean isPlain = crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone();
-        word.getStyleClass().setAll("label", "small", isPlain ? "quiet" : "print-word");
+        word.getStyleClass().setAll("label", "small", isPlain ? "quiet" : "sheet-photo-word");
         reason.setText("");
         SheetMode mode = actions.mode();
         if (!seen.equals(Optional.of(crop)) || mode != seenMode) {

@@ -29,10 +29,10 @@ final class SheetRows {
         return true;
     }
 
-    private List<SheetRow.Prints> lines() {
+    private List<SheetRow.Photos> lines() {
         return rows.stream()
-                .filter(SheetRow.Prints.class::isInstance)
-                .map(SheetRow.Prints.class::cast)
+                .filter(SheetRow.Photos.class::isInstance)
+                .map(SheetRow.Photos.class::cast)
                 .toList();
     }
 
@@ -45,15 +45,15 @@ final class SheetRows {
     Optional<String> firstFrom(int row) {
         return rows.stream()
                 .skip(Math.max(0, row))
-                .filter(SheetRow.Prints.class::isInstance)
+                .filter(SheetRow.Photos.class::isInstance)
                 .findFirst()
-                .map(found -> ((SheetRow.Prints) found).files().get(0));
+                .map(found -> ((SheetRow.Photos) found).files().get(0));
     }
 
     /** The row of a file; −1 if it is not on the sheet. */
     int rowOf(String file) {
         for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i) instanceof SheetRow.Prints line && line.files().contains(file)) {
+            if (rows.get(i) instanceof SheetRow.Photos line && line.files().contains(file)) {
                 return i;
             }
         }
@@ -62,12 +62,12 @@ final class SheetRows {
 
     /** The file some places on as they lie: left and right through the run, up and down by rows. Empty if there is none. */
     Optional<String> moved(Optional<String> from, int right, int down) {
-        List<SheetRow.Prints> lines = lines();
+        List<SheetRow.Photos> lines = lines();
         int row = from.map(this::rowOf).orElse(-1);
         if (lines.isEmpty() || row < 0) {
             return lines.stream().findFirst().map(line -> line.files().get(0));
         }
-        SheetRow.Prints here = (SheetRow.Prints) rows.get(row);
+        SheetRow.Photos here = (SheetRow.Photos) rows.get(row);
         if (down != 0) {
             int column = here.files().indexOf(from.orElseThrow());
             List<String> next = within(lines, lines.indexOf(here) + down).files();

@@ -96,7 +96,7 @@ public final class SheetView extends View {
         return cell;
     }
 
-    /** What is done with a print. */
+    /** What is done with a photo. */
     private final class PhotoClicks implements SheetPhoto.Actions {
         @Override
         public void clicked(String file, MouseEvent event) {
@@ -114,12 +114,12 @@ public final class SheetView extends View {
         }
 
         @Override
-        public void asked(String file, Node print, ContextMenuEvent event) {
+        public void asked(String file, Node photo, ContextMenuEvent event) {
             if (!session.chosenProperty().get().contains(file)) {
                 choosing.only(file);
             }
             menu.getItems().setAll(chosen.items());
-            menu.show(print, event.getScreenX(), event.getScreenY());
+            menu.show(photo, event.getScreenX(), event.getScreenY());
         }
 
         @Override
@@ -130,7 +130,7 @@ public final class SheetView extends View {
 
     /** Chooses the photos that lie in a part of the scene. */
     private void chooseIn(Bounds part) {
-        choosing.all(sheet.lookupAll(".print").stream()
+        choosing.all(sheet.lookupAll(".sheet-photo").stream()
                 .map(SheetPhoto.class::cast)
                 .filter(photo -> photo.getScene() != null && photo.isVisible())
                 .filter(photo -> photo.localToScene(photo.getBoundsInLocal()).intersects(part))
