@@ -48,11 +48,22 @@ class FirstCropTest extends WindowTest {
         Crop first = crop();
         assertThat(first.size().ratio()).isCloseTo(1, within(1e-9));
 
+        Crop resized = resized(first);
+        Crop slid = slid(resized);
+        assertUndoingGoesToWhatItChanged(resized, slid);
+        assertFoundAgain(slid);
+        assertDelivered(slid);
+    }
+
+    private Crop resized(Crop first) {
         dragBy("#handle-bottom_right", -120, -90);
         Crop resized = crop();
         assertThat(resized.size().width()).isLessThan(first.size().width() - 50);
         assertThat(topLeft(resized).distance(topLeft(first))).isLessThan(1e-6);
+        return resized;
+    }
 
+    private Crop slid(Crop resized) {
         awaitStill();
         Bounds stage =
                 lookup(".stage").query().localToScreen(lookup(".stage").query().getBoundsInLocal());
@@ -66,7 +77,10 @@ class FirstCropTest extends WindowTest {
         assertThat(slid.centre().x())
                 .as("the photo goes right, so the crop goes left over it")
                 .isLessThan(resized.centre().x());
+        return slid;
+    }
 
+    private void assertUndoingGoesToWhatItChanged(Crop resized, Crop slid) {
         push(KeyCode.PAGE_DOWN);
         waitFor(() -> isAt("fern-0148.jpg"));
         assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0148.jpg");
@@ -80,7 +94,9 @@ class FirstCropTest extends WindowTest {
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
         waitFor(() -> !crop().equals(resized));
         assertSame(crop(), slid);
+    }
 
+    private void assertFoundAgain(Crop slid) throws Exception {
         Shoot before = session().shoot();
         closeAndReopen(folder);
         assertThat(session().shoot())
@@ -91,7 +107,9 @@ class FirstCropTest extends WindowTest {
         clickOn("#format-tile");
         waitFor(() -> session().formatProperty().get().equals("tile"));
         assertSame(crop(), slid);
+    }
 
+    private void assertDelivered(Crop slid) throws Exception {
         clickOn("#stop-handover");
         clickOn("#goes-page").clickOn("#goes-feed").clickOn("#goes-own");
         clickOn("#deliver");

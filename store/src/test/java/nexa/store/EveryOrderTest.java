@@ -75,13 +75,41 @@ class EveryOrderTest {
     @ParameterizedTest
     @MethodSource("orders")
     void nothingIsLostAndNothingIsMixed(Order order) throws Exception {
+        makeFolder();
+        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        work(order, document);
+        byte[] outside = Files.exists(document) ? Files.readAllBytes(document) : new byte[0];
+
+        Shoot looked = ShootFolder.look(folder, userData).shoot();
+        open();
+        assertThat(shoot).as("looking shows what opening does").isEqualTo(looked);
+        boolean isAnother = order.outside() != Outside.NEVER && !contains(shoot, "d.jpg");
+        if (isAnother) {
+            assertThat(document).as("what was put there is left").hasBinaryContent(outside);
+            assertThat(angles(shoot))
+                    .isEqualTo(angles(ShootDocument.read(document, "shoot").shoot()));
+            assertThat(done).as("what was done is kept").allMatch(this::isKept);
+        } else {
+            assertThat(done).as("what was done is there").allMatch(file -> contains(shoot, file));
+        }
+        opened.close();
+        open();
+        assertThat(shoot).as("opened again, it is the same").isEqualTo(looked);
+        assertThat(opened.notices()).as("and all is in order").isEmpty();
+        opened.close();
+    }
+
+    private void makeFolder() throws IOException {
         folder = Files.createDirectory(temporary.resolve("shoot"));
         userData = new UserData(temporary.resolve("data"));
         disk = new FullDisk(folder);
         for (String name : List.of("a.jpg", "b.jpg", "c.jpg", "d.jpg")) {
             Files.createFile(folder.resolve(name));
         }
-        Path document = folder.resolve(ShootFolder.DOCUMENT);
+    }
+
+    /** Four edits, with what happens between them. */
+    private void work(Order order, Path document) throws Exception {
         open();
         if (order.hasDocument()) {
             edit("a.jpg", false);
@@ -109,25 +137,6 @@ class EveryOrderTest {
             done.removeIf(file -> replaced.contains(said(file)));
             Files.write(document, order.outside() == Outside.RESTORED ? backup : other());
         }
-        byte[] outside = Files.exists(document) ? Files.readAllBytes(document) : new byte[0];
-
-        Shoot looked = ShootFolder.look(folder, userData).shoot();
-        open();
-        assertThat(shoot).as("looking shows what opening does").isEqualTo(looked);
-        boolean isAnother = order.outside() != Outside.NEVER && !contains(shoot, "d.jpg");
-        if (isAnother) {
-            assertThat(document).as("what was put there is left").hasBinaryContent(outside);
-            assertThat(angles(shoot))
-                    .isEqualTo(angles(ShootDocument.read(document, "shoot").shoot()));
-            assertThat(done).as("what was done is kept").allMatch(this::isKept);
-        } else {
-            assertThat(done).as("what was done is there").allMatch(file -> contains(shoot, file));
-        }
-        opened.close();
-        open();
-        assertThat(shoot).as("opened again, it is the same").isEqualTo(looked);
-        assertThat(opened.notices()).as("and all is in order").isEmpty();
-        opened.close();
     }
 
     private void open() throws ShootProblem {

@@ -28,7 +28,7 @@ import nexa.desktop.picture.Thumb;
 import nexa.desktop.picture.Veil;
 import nexa.desktop.session.ShootSession;
 
-/** One photo on the sheet: it with its crop drawn on it, its name, and what is to be said of it. */
+/** One photo on the sheet, with its crop drawn on it, its name, and what is to be said of it. */
 final class SheetPhoto extends VBox {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
