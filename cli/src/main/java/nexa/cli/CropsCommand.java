@@ -92,10 +92,13 @@ final class CropsCommand implements Callable<Integer> {
         node.put("file", photo.file());
         node.put("format", shown.format().id());
         node.put("state", word(shown.state()));
-        node.putArray("photo").add((int) photo.size().width()).add((int) photo.size().height());
+        node.putArray("photo").add((int) photo.size().width()).add((int)
+                photo.size().height());
         node.put("angle", photo.angle().degrees());
         putPair(node.putArray("centre"), crop.centre());
-        putPair(node.putArray("size"), new Point(crop.size().width(), crop.size().height()));
+        putPair(
+                node.putArray("size"),
+                new Point(crop.size().width(), crop.size().height()));
         ArrayNode corners = node.putArray("corners");
         crop.corners(photo.angle()).forEach(corner -> putPair(corners.addArray(), corner));
         node.put("kept", shown.kept());

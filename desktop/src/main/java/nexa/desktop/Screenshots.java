@@ -70,8 +70,7 @@ final class Screenshots {
     private void addFormat() {
         robot.mouseRelease(MouseButton.PRIMARY);
         PauseTransition released = new PauseTransition(BETWEEN_MOVES.multiply(MOVES));
-        released.setOnFinished(
-                event -> lastOf((MenuButton) find("#add-format")).fire());
+        released.setOnFinished(event -> lastOf((MenuButton) find("#add-format")).fire());
         released.play();
     }
 

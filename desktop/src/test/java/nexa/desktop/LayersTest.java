@@ -69,8 +69,7 @@ class LayersTest {
             .resideInAPackage("nexa.imaging.work..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage(
-                    "nexa.core..");
+            .resideInAnyPackage("nexa.core..");
 
     @ArchTest
     static final ArchRule viewsDecodeNothing = noClasses()

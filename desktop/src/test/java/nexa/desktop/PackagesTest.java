@@ -56,7 +56,16 @@ class PackagesTest {
             Map.entry("easel", Set.of("parts", "session", "picture", "formats", "series", "desk", "stage")),
             Map.entry(
                     "shell",
-                    Set.of("parts", "session", "picture", "formats", "series", "sheet", "easel", "lineup", "handover")));
+                    Set.of(
+                            "parts",
+                            "session",
+                            "picture",
+                            "formats",
+                            "series",
+                            "sheet",
+                            "easel",
+                            "lineup",
+                            "handover")));
 
     @ArchTest
     static final ArchRule noPackagesRunInCircles =
@@ -65,7 +74,8 @@ class PackagesTest {
     @ArchTest
     static void everyPackageUsesOnlyWhatItMay(JavaClasses all) {
         Map.of("nexa.core", CORE, "nexa.imaging", IMAGING, "nexa.desktop", DESKTOP)
-                .forEach((module, packages) -> packages.forEach((name, may) -> uses(module, name, may).check(all)));
+                .forEach((module, packages) ->
+                        packages.forEach((name, may) -> uses(module, name, may).check(all)));
     }
 
     private static ArchRule uses(String module, String name, Set<String> may) {

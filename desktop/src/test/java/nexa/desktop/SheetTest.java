@@ -74,7 +74,8 @@ class SheetTest extends WindowTest {
         waitFor(() -> mark("fern-0153.jpg") == Mark.SELECT);
         assertThat(mark("fern-0141.jpg")).isEqualTo(Mark.SELECT);
         choose("#sheet-filter", "selects");
-        waitFor(() -> shownPhotos().equals(Set.of("sheet-photo-fern-0141", "sheet-photo-fern-0147", "sheet-photo-fern-0153")));
+        waitFor(() -> shownPhotos()
+                .equals(Set.of("sheet-photo-fern-0141", "sheet-photo-fern-0147", "sheet-photo-fern-0153")));
         choose("#sheet-filter", "not done");
         waitFor(() -> !shownPhotos().contains("sheet-photo-fern-0141"));
         assertThat(shownPhotos()).as("done in this format already").doesNotContain("sheet-photo-fern-0147");

@@ -46,7 +46,8 @@ class TroubleTest extends WindowTest {
         interact(() -> shell.open(List.of(folder.resolve("fern-0138.jpg"), folder.resolve("fern-0148.jpg"))));
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Only the 2 photos you opened are shown.")));
         waitFor(() -> lookup("#sheet-photo-fern-0148").tryQuery().isPresent());
-        assertThat(lookup(".sheet-photo").queryAll().stream().filter(Node::isVisible)).hasSize(2);
+        assertThat(lookup(".sheet-photo").queryAll().stream().filter(Node::isVisible))
+                .hasSize(2);
         assertThat(session().shoot().photos())
                 .as("the others stay in the shoot")
                 .hasSize(4);

@@ -236,8 +236,9 @@ final class FernhillShoot {
                         Take.mug(0.1, 0.08, 1, Glaze.cream(0.02)))
                 .sideways(8)
                 .tellingSubject());
-        photos.add(Take.second(174, false, 0.5, -0.03, 0.13, 0.85, 36, PotShapes.jar(-0.03, 0.02, 1.05, Glaze.teal(0.035)))
-                .tellingSubject());
+        photos.add(
+                Take.second(174, false, 0.5, -0.03, 0.13, 0.85, 36, PotShapes.jar(-0.03, 0.02, 1.05, Glaze.teal(0.035)))
+                        .tellingSubject());
         photos.add(Take.second(
                         175,
                         false,

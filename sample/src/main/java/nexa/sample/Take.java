@@ -14,13 +14,11 @@ final class Take {
     private Take() {}
 
     /** The first camera. */
-    static Shot wide(
-            int number, double lean, double aimX, double aimY, double away, double view, Surface... things) {
+    static Shot wide(int number, double lean, double aimX, double aimY, double away, double view, Surface... things) {
         return of(number, LONG, SHORT, lean, aimX, aimY, away, view, 0, things);
     }
 
-    static Shot tall(
-            int number, double lean, double aimX, double aimY, double away, double view, Surface... things) {
+    static Shot tall(int number, double lean, double aimX, double aimY, double away, double view, Surface... things) {
         return of(number, SHORT, LONG, lean, aimX, aimY, away, view + 4, 0, things);
     }
 
@@ -58,7 +56,8 @@ final class Take {
 
     static Surface[] mug(double x, double z, double size, Glaze glaze) {
         Vec middle = new Vec(x + 0.056 * size, 0.052 * size, z);
-        return new Surface[] {PotShapes.mug(x, z, size, glaze), new MugHandle(middle, 0.027 * size, 0.006 * size, glaze)};
+        return new Surface[] {PotShapes.mug(x, z, size, glaze), new MugHandle(middle, 0.027 * size, 0.006 * size, glaze)
+        };
     }
 
     /** From above or below, so that uprights converge. */

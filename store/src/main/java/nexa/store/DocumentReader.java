@@ -89,12 +89,12 @@ final class DocumentReader {
         return formats;
     }
 
-    private static void checkLeads(JsonPlace root, List<Format> formats, Map<String, Photo> photos) throws JsonPlace.Misfit {
+    private static void checkLeads(JsonPlace root, List<Format> formats, Map<String, Photo> photos)
+            throws JsonPlace.Misfit {
         for (int i = 0; i < formats.size(); i++) {
             Format format = formats.get(i);
             for (Map.Entry<Orientation, String> lead : format.leads().entrySet()) {
-                String place =
-                        "formats[" + i + "].leads." + EnumName.of(lead.getKey());
+                String place = "formats[" + i + "].leads." + EnumName.of(lead.getKey());
                 Photo photo = photos.get(lead.getValue());
                 if (photo == null) {
                     throw root.misfitAt(place, "misfit.noPhoto", lead.getValue());
@@ -106,7 +106,8 @@ final class DocumentReader {
         }
     }
 
-    private static void checkFollowers(JsonPlace root, List<Format> formats, List<Photo> photos) throws JsonPlace.Misfit {
+    private static void checkFollowers(JsonPlace root, List<Format> formats, List<Photo> photos)
+            throws JsonPlace.Misfit {
         for (Format format : formats) {
             for (int i = 0; i < photos.size() && format.leads().isEmpty(); i++) {
                 if (photos.get(i).entry(format.id()).placement() instanceof Placement.Follow) {
@@ -115,5 +116,4 @@ final class DocumentReader {
             }
         }
     }
-
 }

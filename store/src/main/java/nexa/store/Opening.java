@@ -55,8 +55,7 @@ final class Opening {
      * @param journals in both places
      * @throws ShootProblem if the document that counts cannot be read or does not fit
      */
-    static Opening of(TwoPlaces places, List<Journal> journals, String folderName)
-            throws ShootProblem, IOException {
+    static Opening of(TwoPlaces places, List<Journal> journals, String folderName) throws ShootProblem, IOException {
         Opening opening = new Opening(folderName, places.document(false), journals);
         opening.choose(places.document(true));
         opening.layLinesOver();

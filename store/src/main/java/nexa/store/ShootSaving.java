@@ -74,7 +74,8 @@ final class ShootSaving {
      */
     void record(List<Photo> photos, Optional<List<Format>> formats) throws ShootProblem {
         long number = edit + 1;
-        places.write(isBeside -> journals.get(isBeside ? 0 : 1).append(number, lineage, photos, formats, document.writer()));
+        places.write(
+                isBeside -> journals.get(isBeside ? 0 : 1).append(number, lineage, photos, formats, document.writer()));
         edit = number;
     }
 

@@ -31,7 +31,9 @@ public enum NeedsLook {
         }
         boolean follows = crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
         if (follows
-                && StepFromLead.of(crops, crop.photo(), crop.format()).map(StepFromLead::isOut).orElse(false)) {
+                && StepFromLead.of(crops, crop.photo(), crop.format())
+                        .map(StepFromLead::isOut)
+                        .orElse(false)) {
             looks.add(OUT_OF_STEP);
         }
         if (follows && !crop.isDone()) {

@@ -17,7 +17,8 @@ import nexa.core.shoot.Placement;
  * @param isAccepted whether it is meant to be so
  * @param tolerance of the format
  */
-public record StepFromLead(double tightness, Point off, boolean bySubject, boolean isAccepted, Format.Tolerance tolerance) {
+public record StepFromLead(
+        double tightness, Point off, boolean bySubject, boolean isAccepted, Format.Tolerance tolerance) {
 
     /** Measures a photo against the lead it listens to; empty for leads, and where there is none. */
     public static Optional<StepFromLead> of(Crops crops, Photo photo, Format format) {

@@ -151,8 +151,9 @@ final class CropGestures {
     /** Tightens by notches of the wheel, or loosens by a negative number, about a place of the stage. */
     void tighten(double notches, Point place) {
         if (begin(Edit.Kind.TIGHTEN)) {
-            boolean isOnCrop =
-                    stage.frame().map(frame -> frame.contains(place.x(), place.y())).orElse(false);
+            boolean isOnCrop = stage.frame()
+                    .map(frame -> frame.contains(place.x(), place.y()))
+                    .orElse(false);
             Point about = isOnCrop
                     ? stage.projection().orElseThrow().toPhoto(place)
                     : gesture.crop().centre();

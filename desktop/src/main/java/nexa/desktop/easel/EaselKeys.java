@@ -52,9 +52,8 @@ final class EaselKeys {
         if (isModified || isForControl(key)) {
             return false;
         }
-        boolean isNumber = code.isDigitKey()
-                && !key.getText().isEmpty()
-                && key.getText().charAt(0) > '0';
+        boolean isNumber =
+                code.isDigitKey() && !key.getText().isEmpty() && key.getText().charAt(0) > '0';
         if (isNumber) {
             choose(key.getText().charAt(0) - '0');
             return true;

@@ -113,8 +113,7 @@ final class PhotoActions implements StepSection.Actions {
     public void lead() {
         first.run();
         String format = format();
-        ready().ifPresent(
-                        photo -> session.edit(Edit.Kind.LEAD, shoot -> Leads.make(shoot, photo.file(), format)));
+        ready().ifPresent(photo -> session.edit(Edit.Kind.LEAD, shoot -> Leads.make(shoot, photo.file(), format)));
     }
 
     @Override

@@ -153,7 +153,10 @@ final class StageMouse {
     private void takeHandle(StackPane handle, MouseEvent event) {
         handle.requestFocus();
         if (event.getButton() == MouseButton.PRIMARY && gestures.hold(Edit.Kind.RESIZE)) {
-            begin(Drag.HANDLE, pointIn(event).minus(gestures.placeOf((Handle) handle.getUserData())), stage.getCursor());
+            begin(
+                    Drag.HANDLE,
+                    pointIn(event).minus(gestures.placeOf((Handle) handle.getUserData())),
+                    stage.getCursor());
         }
         event.consume();
     }

@@ -79,9 +79,7 @@ final class BeforeItGoes {
             return "";
         }
         String distance = Words.number(ViewingDistance.sharpFrom(ppi.getMin()), 0);
-        return " "
-                + Words.get(
-                        "check.onPaper", Words.number(ppi.getMin(), 0), Words.number(ppi.getMax(), 0), distance);
+        return " " + Words.get("check.onPaper", Words.number(ppi.getMin(), 0), Words.number(ppi.getMax(), 0), distance);
     }
 
     private void tell(Node mark, String words, String style, List<DeliveryCheck.Finding> found) {

@@ -65,8 +65,8 @@ final class LineUpFoot {
     }
 
     private VBox spread() {
-        HBox allowed = new HBox(
-                6, spreadTitle, Parts.spacer(), Parts.label(Words.get("lineup.allowed"), "small", "quiet"));
+        HBox allowed =
+                new HBox(6, spreadTitle, Parts.spacer(), Parts.label(Words.get("lineup.allowed"), "small", "quiet"));
         allowed.getChildren().addAll(tolerances.nodes());
         allowed.getChildren().add(Parts.label("%", "small", "quiet"));
         allowed.setAlignment(Pos.CENTER_LEFT);

@@ -43,7 +43,8 @@ final class Spread extends Pane {
         row(2, "lineup.across", entries, step -> step.off().x() / tolerance.position(), current);
     }
 
-    private void row(int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<StepFromLead> measure, String current) {
+    private void row(
+            int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<StepFromLead> measure, String current) {
         double y = row * ROW + ROW / 2;
         Label label = Parts.label(Words.get(key), "small", "quiet");
         label.relocate(0, y - 9);

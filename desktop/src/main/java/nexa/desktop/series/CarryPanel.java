@@ -101,7 +101,8 @@ public final class CarryPanel extends VBox {
         pictures.setMinHeight(2 * HEIGHT + 8);
         HBox foot = new HBox(12, takesBack, Parts.spacer(), carry);
         foot.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(heading, row("carry.whom", whom.buttons()), row("carry.what", whats()), words, pictures, foot);
+        getChildren()
+                .addAll(heading, row("carry.whom", whom.buttons()), row("carry.what", whats()), words, pictures, foot);
         preview();
     }
 

@@ -110,8 +110,7 @@ final class Selection {
 
     /** Goes to what an edit changed. */
     void goTo(Shoot shoot, List<Photo> changed, Optional<String> where) {
-        where.filter(id ->
-                        shoot.formats().stream().anyMatch(known -> known.id().equals(id)))
+        where.filter(id -> shoot.formats().stream().anyMatch(known -> known.id().equals(id)))
                 .ifPresent(format::set);
         changed.stream().findFirst().ifPresent(first -> photo.set(Optional.of(first.file())));
     }

@@ -90,8 +90,8 @@ public final class ShootEdits {
     public void goOnWithSetAside() {
         String where = selection.formatProperty().get();
         ifWritable(() -> setAside()
-                .ifPresent(then -> turns.now(
-                        () -> make(Changed.between(Edit.Kind.GO_ON_WITH, where, shoot.get(), then)))));
+                .ifPresent(then ->
+                        turns.now(() -> make(Changed.between(Edit.Kind.GO_ON_WITH, where, shoot.get(), then)))));
     }
 
     private void make(Changed changed) {

@@ -40,8 +40,9 @@ public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
         Crops crops = new Crops(now.shoot());
         int out = (int) ready.stream()
                 .filter(photo -> photo.entry(now.format().id()).placement() instanceof Placement.Follow)
-                .filter(photo ->
-                        StepFromLead.of(crops, photo, now.format()).map(StepFromLead::isOut).orElse(false))
+                .filter(photo -> StepFromLead.of(crops, photo, now.format())
+                        .map(StepFromLead::isOut)
+                        .orElse(false))
                 .count();
         return new Standing(ready.size(), done, out);
     }

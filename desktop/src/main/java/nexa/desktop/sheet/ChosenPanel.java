@@ -85,7 +85,8 @@ final class ChosenPanel {
     List<MenuItem> items() {
         List<MenuItem> items = new ArrayList<>();
         for (Reorient how : Reorient.values()) {
-            items.add(Parts.item(Words.of("reorient", how), () -> actions.edits().reorient(how)));
+            items.add(
+                    Parts.item(Words.of("reorient", how), () -> actions.edits().reorient(how)));
         }
         items.add(new SeparatorMenuItem());
         items.add(Parts.item(Words.get("step.letGo"), actions.edits()::letGo));

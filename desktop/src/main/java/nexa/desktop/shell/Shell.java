@@ -102,9 +102,8 @@ public final class Shell extends StackPane {
     private final class OpeningWindow implements ShootOpening.Window {
         @Override
         public CompletableFuture<Void> letGoOf(Path path) {
-            boolean isOpen = session()
-                    .filter(session -> path.startsWith(session.path()))
-                    .isPresent();
+            boolean isOpen =
+                    session().filter(session -> path.startsWith(session.path())).isPresent();
             return isOpen ? closeShoot() : CompletableFuture.completedFuture(null);
         }
 
@@ -140,10 +139,8 @@ public final class Shell extends StackPane {
         LinkedHashMap<String, Supplier<View>> makers = new LinkedHashMap<>();
         Runnable toEasel = () -> go("easel");
         makers.put(
-                "sheet",
-                () -> new SheetView(session, overlays, messages::say, toEasel, below -> open(List.of(below))));
-        makers.put(
-                "easel", () -> new EaselView(session, own.preferences(), own.kept(), overlays, messages::say));
+                "sheet", () -> new SheetView(session, overlays, messages::say, toEasel, below -> open(List.of(below))));
+        makers.put("easel", () -> new EaselView(session, own.preferences(), own.kept(), overlays, messages::say));
         makers.put("lineup", () -> new LineUpView(session, own.preferences(), toEasel));
         makers.put(
                 "handover",

@@ -57,7 +57,8 @@ final class ShootNews implements Autosave.Listener {
         });
         session.changes().renamedProperty().addListener((observed, before, now) -> {
             if (!isClosed && !now.isEmpty() && !session.isReadOnly()) {
-                messages.offer("renamed.take", Words.get("renamed.what", now.size()), session.changes()::takeRenamedAlong);
+                messages.offer(
+                        "renamed.take", Words.get("renamed.what", now.size()), session.changes()::takeRenamedAlong);
             } else if (!isClosed) {
                 messages.drop("renamed.take");
             }

@@ -38,8 +38,7 @@ final class WelcomeActions implements Welcome.Actions {
         chooser.setTitle(Words.get("welcome.photos"));
         List<String> endings =
                 PhotoFiles.ENDINGS.stream().map(ending -> "*." + ending).toList();
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter(Words.get("welcome.photos.kind"), endings));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(Words.get("welcome.photos.kind"), endings));
         List<File> chosen = chooser.showOpenMultipleDialog(stage);
         if (chosen != null) {
             open(chosen.stream().map(File::toPath).toList());

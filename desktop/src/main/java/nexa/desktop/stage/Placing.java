@@ -97,9 +97,7 @@ final class Placing {
         double next = Math.min(LARGEST_SCALE, scale);
         isZoomed = next > rest.scale();
         return now.with(
-                isZoomed
-                        ? Projection.with(lying.stage(), lying.toPhoto(pointer), pointer, next, lying.angle())
-                        : rest);
+                isZoomed ? Projection.with(lying.stage(), lying.toPhoto(pointer), pointer, next, lying.angle()) : rest);
     }
 
     /** Moved by screen pixels. */
@@ -111,8 +109,7 @@ final class Placing {
 
     /** Slid under its crop, which stays where it is on the stage; or the crop over the photo, if that holds still. */
     Lying slid(Lying now, Crop draft) {
-        Point way =
-                holdsPhoto ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
+        Point way = holdsPhoto ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
         Projection lying = now.projection();
         return new Lying(lying.movedTo(lying.middle().plus(way)), draft);
     }

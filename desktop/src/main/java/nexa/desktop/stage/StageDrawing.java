@@ -89,8 +89,7 @@ final class StageDrawing {
                 isMoving ? MOVING : new StagePicture.Detail(StagePicture.BEYOND, density.getValue());
         Projection projection = target.projection();
         double width = projection.scale() * photo.size().width();
-        Picture source =
-                reading.sources().forWidth(width * detail.density()).orElseThrow();
+        Picture source = reading.sources().forWidth(width * detail.density()).orElseThrow();
         renderer.draw(source, photo, projection, detail, done -> {
             show(done);
             // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.

@@ -73,7 +73,8 @@ class DeskRowTest {
         assertThat(seen()).containsExactly(leaves.get(0), others.get(0), others.get(1));
         press(leaves.get(0), 1);
         assertThat(seen()).containsExactly(leaves.get(1), others.get(0), others.get(1));
-        assertThat(((ToggleButton) leaves.get(1).head().getChildren().get(1)).isSelected()).isTrue();
+        assertThat(((ToggleButton) leaves.get(1).head().getChildren().get(1)).isSelected())
+                .isTrue();
 
         on(() -> {
             row.resize(2.5 * EACH, 100);

@@ -19,7 +19,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CameraWordsTest {
     private static PhotoFacts facts(Optional<LocalDateTime> time, CameraData camera) {
         return new PhotoFacts(
-                PhotoKind.JPEG, new StoredPixels(new PixelSize(6000, 4000), 3),
+                PhotoKind.JPEG,
+                new StoredPixels(new PixelSize(6000, 4000), 3),
                 ExifOrientation.UPRIGHT,
                 time.map(local -> new CaptureTime(local, Optional.empty())),
                 camera,

@@ -72,7 +72,9 @@ class LooksByReasonTest {
         assertThat(found.groups())
                 .extracting(LooksByReason.Group::reason)
                 .containsExactly(
-                        LooksByReason.Reason.UNREADABLE, LooksByReason.Reason.SUBJECT_CUT, LooksByReason.Reason.NOT_LOOKED_AT);
+                        LooksByReason.Reason.UNREADABLE,
+                        LooksByReason.Reason.SUBJECT_CUT,
+                        LooksByReason.Reason.NOT_LOOKED_AT);
         assertThat(found.groups().get(2).files()).containsExactlyInAnyOrder("w2.png", "w3.png");
         assertThat(found.count()).as("w4, w2 and w3: a photo counts once").isEqualTo(3);
     }

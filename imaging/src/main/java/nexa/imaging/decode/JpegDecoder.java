@@ -67,7 +67,9 @@ final class JpegDecoder implements PhotoDecoder {
         if (told == null) {
             throw new ImageProcessingException("no frame");
         }
-        return new PhotoHeader(new StoredPixels(new PixelSize(told.getImageWidth(), told.getImageHeight()), told.getNumberOfComponents()),
+        return new PhotoHeader(
+                new StoredPixels(
+                        new PixelSize(told.getImageWidth(), told.getImageHeight()), told.getNumberOfComponents()),
                 PhotoHeader.exif(exif(segments).flatMap(TiffDirectory::read)));
     }
 

@@ -8,7 +8,6 @@ import com.drew.metadata.exif.ExifReader;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import nexa.core.format.PixelSize;
 
 /**
  * What a photo's file says before its pixels. Only what is wanted is read, within bounds: texts that unpack to gigabytes and

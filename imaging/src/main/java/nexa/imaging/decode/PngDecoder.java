@@ -51,7 +51,9 @@ final class PngDecoder implements PhotoDecoder {
         if (header == null) {
             throw new ImageProcessingException("no header");
         }
-        return new PhotoHeader(new StoredPixels(new PixelSize(header.getImageWidth(), header.getImageHeight()), 0), PhotoHeader.exif(directory));
+        return new PhotoHeader(
+                new StoredPixels(new PixelSize(header.getImageWidth(), header.getImageHeight()), 0),
+                PhotoHeader.exif(directory));
     }
 
     /** The chunks of a PNG that are wanted; the others are passed over unread. */

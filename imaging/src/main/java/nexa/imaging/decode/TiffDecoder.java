@@ -21,7 +21,8 @@ final class TiffDecoder implements PhotoDecoder {
                     .orElseThrow(() -> new ImageProcessingException("no directory"));
             long width = first.number(WIDTH).orElse(0);
             long height = first.number(HEIGHT).orElse(0);
-            return new PhotoHeader(new StoredPixels(new PixelSize(Math.toIntExact(width), Math.toIntExact(height)), 0),
+            return new PhotoHeader(
+                    new StoredPixels(new PixelSize(Math.toIntExact(width), Math.toIntExact(height)), 0),
                     PhotoHeader.exif(Optional.of(first.only(SourceMetadata.OF_THE_PHOTO::contains))));
         }
     }

@@ -40,7 +40,12 @@ final class WebpDecoder implements PhotoDecoder {
         if (told == null) {
             throw new ImageProcessingException("no size");
         }
-        return new PhotoHeader(new StoredPixels(new PixelSize(told.getInt(WebpDirectory.TAG_IMAGE_WIDTH), told.getInt(WebpDirectory.TAG_IMAGE_HEIGHT)), 0),
+        return new PhotoHeader(
+                new StoredPixels(
+                        new PixelSize(
+                                told.getInt(WebpDirectory.TAG_IMAGE_WIDTH),
+                                told.getInt(WebpDirectory.TAG_IMAGE_HEIGHT)),
+                        0),
                 PhotoHeader.exif(metadata(file).exif().flatMap(TiffDirectory::read)));
     }
 

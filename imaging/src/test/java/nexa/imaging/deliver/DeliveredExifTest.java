@@ -69,8 +69,7 @@ class DeliveredExifTest {
         DeliveryTerms silent = DeliveryTerms.USUAL.withCameraData(false, false);
         assertThat(DeliveredExif.of(Optional.of(TestPhotos.exif(1, SIZE)), SIZE, silent, false))
                 .isEmpty();
-        assertThat(DeliveredExif.of(Optional.empty(), SIZE, WITH_LINES, false))
-                .isPresent();
+        assertThat(DeliveredExif.of(Optional.empty(), SIZE, WITH_LINES, false)).isPresent();
     }
 
     @Test

@@ -54,7 +54,8 @@ class DeliveryPlanTest {
                 .forEach(photo -> facts.put(
                         photo.file(),
                         new PhotoFacts(
-                                PhotoKind.JPEG, new StoredPixels(new PixelSize(3000, 2000), 3),
+                                PhotoKind.JPEG,
+                                new StoredPixels(new PixelSize(3000, 2000), 3),
                                 ExifOrientation.UPRIGHT,
                                 Optional.of(new CaptureTime(time, Optional.empty())),
                                 NO_CAMERA,

@@ -179,7 +179,8 @@ class PhotoFactsTest {
     private static PhotoFacts takenAt(String local, String offset) {
         Optional<ZoneOffset> zone = offset.isEmpty() ? Optional.empty() : Optional.of(ZoneOffset.of(offset));
         return new PhotoFacts(
-                PhotoKind.JPEG, new StoredPixels(new PixelSize(300, 200), 3),
+                PhotoKind.JPEG,
+                new StoredPixels(new PixelSize(300, 200), 3),
                 ExifOrientation.UPRIGHT,
                 Optional.of(new CaptureTime(LocalDateTime.parse(local), zone)),
                 new CameraData(
