@@ -28,23 +28,23 @@ public final class AroundSection {
         photo.setId("holds-photo");
         crop.setOnAction(event -> hold(settings, crop, photo, false));
         photo.setOnAction(event -> hold(settings, crop, photo, true));
-        settings.holdsPhoto.addListener((observed, before, now) -> mark(crop, photo, now));
-        mark(crop, photo, settings.holdsPhoto.get());
-        strength = new Slider(WEAKEST, 100, settings.strength.get());
+        settings.holdsPhoto().addListener((observed, before, now) -> mark(crop, photo, now));
+        mark(crop, photo, settings.holdsPhoto().get());
+        strength = new Slider(WEAKEST, 100, settings.strength().get());
         strength.setAccessibleText(Words.get("mat.strength"));
         strength.setTooltip(Parts.tooltip(Words.get("mat.strength")));
         strength.getStyleClass().add("strength");
-        strength.valueProperty().addListener((observed, before, now) -> settings.strength.set(now.intValue()));
+        strength.valueProperty().addListener((observed, before, now) -> settings.strength().set(now.intValue()));
         node.getChildren()
                 .addAll(
                         row("around.holds", crop, photo, Parts.label("Q", "key-cap")),
-                        row("around.mat", choices("mat", MatKind.values(), settings.mat), Parts.label("M", "key-cap")),
+                        row("around.mat", choices("mat", MatKind.values(), settings.mat()), Parts.label("M", "key-cap")),
                         row("around.strength", strength),
-                        row("around.surround", choices("surround", SurroundKind.values(), settings.surround)));
+                        row("around.surround", choices("surround", SurroundKind.values(), settings.surround())));
     }
 
     private static void hold(EaselSettings settings, ToggleButton crop, ToggleButton photo, boolean holdsPhoto) {
-        settings.holdsPhoto.set(holdsPhoto);
+        settings.holdsPhoto().set(holdsPhoto);
         mark(crop, photo, holdsPhoto);
     }
 

@@ -27,25 +27,17 @@ public final class EaselSettings {
             EnumSet.of(GuideKind.THIRDS, GuideKind.GOLDEN, GuideKind.DIAGONALS, GuideKind.SPIRAL, GuideKind.GRID);
     private static final int USUAL_LINES = 8;
 
-    public final ObjectProperty<Optional<GuideKind>> guide = new SimpleObjectProperty<>(Optional.of(GuideKind.THIRDS));
-    /** A second guide laid with the first. */
-    public final ObjectProperty<Optional<GuideKind>> second = new SimpleObjectProperty<>(Optional.empty());
-
-    public final ObjectProperty<GuideShow> show = new SimpleObjectProperty<>(GuideShow.STEADY);
-    public final ObjectProperty<Integer> gridLines = new SimpleObjectProperty<>(USUAL_LINES);
-    public final ObjectProperty<MatKind> mat = new SimpleObjectProperty<>(MatKind.PAPER);
-    /** Of the mat, in per cent. */
-    public final ObjectProperty<Integer> strength = new SimpleObjectProperty<>(100);
-
-    public final ObjectProperty<SurroundKind> surround = new SimpleObjectProperty<>(SurroundKind.MID);
-    public final ObjectProperty<Boolean> holdsPhoto = new SimpleObjectProperty<>(false);
-    /** The papers whose outlines are shown, by their number in the list of common ones. */
-    public final ObjectProperty<Set<Integer>> papers = new SimpleObjectProperty<>(Set.of());
-
-    /** The ids of the formats whose outlines are not shown. */
-    public final ObjectProperty<Set<String>> notOutlined = new SimpleObjectProperty<>(Set.of());
-
-    final ObjectProperty<Set<GuideKind>> stepped = new SimpleObjectProperty<>(STEPPED_AT_FIRST);
+    private final ObjectProperty<Optional<GuideKind>> guide = new SimpleObjectProperty<>(Optional.of(GuideKind.THIRDS));
+    private final ObjectProperty<Optional<GuideKind>> second = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<GuideShow> show = new SimpleObjectProperty<>(GuideShow.STEADY);
+    private final ObjectProperty<Integer> gridLines = new SimpleObjectProperty<>(USUAL_LINES);
+    private final ObjectProperty<MatKind> mat = new SimpleObjectProperty<>(MatKind.PAPER);
+    private final ObjectProperty<Integer> strength = new SimpleObjectProperty<>(100);
+    private final ObjectProperty<SurroundKind> surround = new SimpleObjectProperty<>(SurroundKind.MID);
+    private final ObjectProperty<Boolean> holdsPhoto = new SimpleObjectProperty<>(false);
+    private final ObjectProperty<Set<Integer>> papers = new SimpleObjectProperty<>(Set.of());
+    private final ObjectProperty<Set<String>> notOutlined = new SimpleObjectProperty<>(Set.of());
+    private final ObjectProperty<Set<GuideKind>> stepped = new SimpleObjectProperty<>(STEPPED_AT_FIRST);
     private final ObjectProperty<Map<GuideKind, Way>> ways = new SimpleObjectProperty<>(Map.of());
     private final Preferences preferences;
 
@@ -63,6 +55,54 @@ public final class EaselSettings {
         keep("mat.strength", strength, String::valueOf, Integer::valueOf);
         keep("surround", surround, Enum::name, SurroundKind::valueOf);
         keep("holds.photo", holdsPhoto, String::valueOf, Boolean::valueOf);
+    }
+
+    public ObjectProperty<Optional<GuideKind>> guide() {
+        return guide;
+    }
+
+    /** A second guide laid with the first. */
+    public ObjectProperty<Optional<GuideKind>> second() {
+        return second;
+    }
+
+    public ObjectProperty<GuideShow> show() {
+        return show;
+    }
+
+    public ObjectProperty<Integer> gridLines() {
+        return gridLines;
+    }
+
+    public ObjectProperty<MatKind> mat() {
+        return mat;
+    }
+
+    /** Of the mat, in per cent. */
+    public ObjectProperty<Integer> strength() {
+        return strength;
+    }
+
+    public ObjectProperty<SurroundKind> surround() {
+        return surround;
+    }
+
+    public ObjectProperty<Boolean> holdsPhoto() {
+        return holdsPhoto;
+    }
+
+    /** The papers whose outlines are shown, by their number in the list of common ones. */
+    public ObjectProperty<Set<Integer>> papers() {
+        return papers;
+    }
+
+    /** The ids of the formats whose outlines are not shown. */
+    public ObjectProperty<Set<String>> notOutlined() {
+        return notOutlined;
+    }
+
+    public ObjectProperty<Set<GuideKind>> stepped() {
+        return stepped;
     }
 
     private <T> void keep(

@@ -72,7 +72,7 @@ public final class GuideSection {
             ToggleButton button = Parts.toggle("guide." + EnumName.of(show), "choice", "tiny");
             button.setId("guide-" + EnumName.of(show));
             button.setOnAction(event -> {
-                settings.show.set(show);
+                settings.show().set(show);
                 refresh();
             });
             shows.put(show, button);
@@ -124,7 +124,7 @@ public final class GuideSection {
         });
         items.add(beside);
         CheckMenuItem stepped = new CheckMenuItem(Words.get("guide.stepped"));
-        stepped.setSelected(settings.stepped.get().contains(kind));
+        stepped.setSelected(settings.stepped().get().contains(kind));
         stepped.setOnAction(event -> settings.setStepped(kind, stepped.isSelected()));
         items.add(stepped);
         if (kind.ways().size() > 1) {
@@ -155,13 +155,13 @@ public final class GuideSection {
 
     private MenuItem paper(int number) {
         CheckMenuItem item = new CheckMenuItem(FormatWords.paper(Paper.COMMON.get(number)));
-        item.setSelected(settings.papers.get().contains(number));
+        item.setSelected(settings.papers().get().contains(number));
         item.setOnAction(event -> {
-            Set<Integer> papers = new HashSet<>(settings.papers.get());
+            Set<Integer> papers = new HashSet<>(settings.papers().get());
             if (!papers.remove(number)) {
                 papers.add(number);
             }
-            settings.papers.set(Set.copyOf(papers));
+            settings.papers().set(Set.copyOf(papers));
         });
         return item;
     }
@@ -179,8 +179,8 @@ public final class GuideSection {
         return Parts.button(
                 key,
                 () -> {
-                    int wanted = settings.gridLines.get() + by;
-                    settings.gridLines.set(Math.max(GuideKind.FEWEST_LINES, Math.min(GuideKind.MOST_LINES, wanted)));
+                    int wanted = settings.gridLines().get() + by;
+                    settings.gridLines().set(Math.max(GuideKind.FEWEST_LINES, Math.min(GuideKind.MOST_LINES, wanted)));
                     refresh();
                 },
                 "flat",
@@ -226,7 +226,7 @@ public final class GuideSection {
     /** Marks what is chosen. */
     public void refresh() {
         buttons.forEach((kind, button) -> button.setSelected(settings.isShown(kind)));
-        shows.forEach((show, button) -> button.setSelected(settings.show.get() == show));
-        lines.setText(String.valueOf(settings.gridLines.get()));
+        shows.forEach((show, button) -> button.setSelected(settings.show().get() == show));
+        lines.setText(String.valueOf(settings.gridLines().get()));
     }
 }

@@ -23,7 +23,7 @@ final class DragTool {
         }
     }
 
-    /** What is drawn; places are in the stage. */
+    /** What is drawn; places are on the stage. */
     interface Use {
         void during(Point from, Point to, Held held);
 

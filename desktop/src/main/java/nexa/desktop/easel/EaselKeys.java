@@ -148,11 +148,11 @@ final class EaselKeys {
 
     private boolean pressedForLooks(KeyEvent key) {
         switch (key.getCode()) {
-            case M -> settings.mat.set(settings.mat.get().next());
-            case V -> settings.show.set(settings.show.get().next());
+            case M -> settings.mat().set(settings.mat().get().next());
+            case V -> settings.show().set(settings.show().get().next());
             case G -> settings.step(key.isShiftDown() ? -1 : 1);
             case T -> settings.turn();
-            case Q -> settings.holdsPhoto.set(!settings.holdsPhoto.get());
+            case Q -> settings.holdsPhoto().set(!settings.holdsPhoto().get());
             case DIGIT0, NUMPAD0 -> {
                 hand.gestures().finish();
                 stage.toggleZoom(hand.tool().pointer());

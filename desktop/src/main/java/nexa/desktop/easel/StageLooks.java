@@ -43,20 +43,20 @@ final class StageLooks {
         this.gestures = gestures;
         this.onDesk = onDesk;
         for (ObservableValue<?> of : List.of(
-                settings.guide,
-                settings.second,
-                settings.show,
-                settings.gridLines,
-                settings.papers,
-                settings.notOutlined,
+                settings.guide(),
+                settings.second(),
+                settings.show(),
+                settings.gridLines(),
+                settings.papers(),
+                settings.notOutlined(),
                 settings.waysProperty())) {
             subscriptions.listen(of, this::showGuides);
         }
-        subscriptions.listen(settings.mat, this::showMat);
-        subscriptions.listen(settings.strength, this::showMat);
-        subscriptions.listen(settings.surround, this::showSurround);
-        subscriptions.listen(settings.holdsPhoto, this::holdPhoto);
-        stage.setHoldsPhoto(settings.holdsPhoto.get());
+        subscriptions.listen(settings.mat(), this::showMat);
+        subscriptions.listen(settings.strength(), this::showMat);
+        subscriptions.listen(settings.surround(), this::showSurround);
+        subscriptions.listen(settings.holdsPhoto(), this::holdPhoto);
+        stage.setHoldsPhoto(settings.holdsPhoto().get());
         showMat();
         showGuides();
         showSurround();
@@ -64,16 +64,16 @@ final class StageLooks {
 
     private void holdPhoto() {
         gestures.finish();
-        stage.setHoldsPhoto(settings.holdsPhoto.get());
+        stage.setHoldsPhoto(settings.holdsPhoto().get());
     }
 
     private void showMat() {
-        stage.overlay().setMat(isBare ? MatKind.NONE : settings.mat.get(), settings.strength.get() / 100.0);
+        stage.overlay().setMat(isBare ? MatKind.NONE : settings.mat().get(), settings.strength().get() / 100.0);
     }
 
     private void showSurround() {
         stage.getStyleClass().removeIf(style -> style.startsWith("surround-"));
-        stage.getStyleClass().add("surround-" + EnumName.of(settings.surround.get()));
+        stage.getStyleClass().add("surround-" + EnumName.of(settings.surround().get()));
     }
 
     /** While the photo turns, a fine grid; else what is chosen, if it is to be seen now. */
@@ -86,7 +86,7 @@ final class StageLooks {
             layer.show(List.of(GuideKind.GRID.laid(Way.UNTURNED, FINE_LINES)), List.of());
             return;
         }
-        GuideShow show = settings.show.get();
+        GuideShow show = settings.show().get();
         boolean isSeen = show == GuideShow.STEADY || show == GuideShow.MOVING && gestures.isBusy();
         List<Guide> guides = isSeen ? settings.guides() : List.of();
         boolean hasOutlines = isSeen && settings.isShown(GuideKind.OUTLINES);
@@ -106,7 +106,7 @@ final class StageLooks {
                         () -> session.formatProperty().set(format.id())));
             }
         }
-        settings.papers.get().stream()
+        settings.papers().get().stream()
                 .sorted()
                 .map(Paper.COMMON::get)
                 .forEach(paper ->

@@ -10,6 +10,7 @@ import javafx.scene.layout.StackPane;
 import nexa.core.geometry.Orientation;
 import nexa.core.series.CarryAcross;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.Background;
@@ -76,6 +77,11 @@ public final class LineUpView extends View {
         }
     }
 
+    /** What is done to photos in a format. */
+    private interface Stepping {
+        Shoot apply(Shoot shoot, Set<String> files, String format);
+    }
+
     private final class FootActions implements LineUpFoot.Actions {
         @Override
         public void choose(String file) {
@@ -84,21 +90,20 @@ public final class LineUpView extends View {
 
         @Override
         public void bringIntoStep() {
-            finish();
-            String format = session.formatProperty().get();
-            session.photo()
-                    .ifPresent(photo -> session.edit(
-                            Edit.Kind.STEP, shoot -> CarryAcross.again(shoot, Set.of(photo.file()), format)));
-            toCrops();
+            change(CarryAcross::again);
         }
 
         @Override
         public void leaveAsItIs() {
+            change(CarryAcross::accept);
+        }
+
+        private void change(Stepping how) {
             finish();
             String format = session.formatProperty().get();
             session.photo()
-                    .ifPresent(photo -> session.edit(
-                            Edit.Kind.STEP, shoot -> CarryAcross.accept(shoot, Set.of(photo.file()), format)));
+                    .ifPresent(photo ->
+                            session.edit(Edit.Kind.STEP, shoot -> how.apply(shoot, Set.of(photo.file()), format)));
             toCrops();
         }
 

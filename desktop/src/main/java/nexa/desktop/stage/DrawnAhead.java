@@ -6,7 +6,7 @@ import java.util.Optional;
 import nexa.core.shoot.Photo;
 import nexa.imaging.pictures.Picture;
 
-/** The neighbours of the photo in the stage, drawn before they are shown; only the last few. */
+/** The neighbours of the photo on the stage, drawn before they are shown; only the last few. */
 final class DrawnAhead {
     private static final int MOST = 3;
 

@@ -9,7 +9,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 
 /**
- * How a photo lies in the stage: which of its points is in the middle, and how large and turned it is.
+ * How a photo lies on the stage: which of its points is in the middle, and how large and turned it is.
  *
  * @param stage the stage's size in screen pixels
  * @param middle the photo's point in the middle of the stage

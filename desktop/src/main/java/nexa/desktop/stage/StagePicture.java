@@ -14,7 +14,7 @@ import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 
 /**
- * Draws the photo as it lies in the stage, off the JavaFX thread. The drawing reaches somewhat beyond the stage, so that
+ * Draws the photo as it lies on the stage, off the JavaFX thread. The drawing reaches somewhat beyond the stage, so that
  * sliding only has to shift it. Of drawings asked for while one is being made only the latest is made.
  */
 final class StagePicture {

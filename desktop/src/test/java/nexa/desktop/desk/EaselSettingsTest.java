@@ -56,21 +56,21 @@ class EaselSettingsTest {
     @Test
     void steppingGoesThroughTheChosenGuidesBothWaysAndAround() {
         EaselSettings settings = settings();
-        settings.stepped.set(Set.of(GuideKind.THIRDS, GuideKind.GOLDEN, GuideKind.GRID));
+        settings.stepped().set(Set.of(GuideKind.THIRDS, GuideKind.GOLDEN, GuideKind.GRID));
         settings.choose(GuideKind.GOLDEN);
         settings.step(1);
-        assertThat(settings.guide.get()).hasValue(GuideKind.GRID);
+        assertThat(settings.guide().get()).hasValue(GuideKind.GRID);
         settings.step(1);
-        assertThat(settings.guide.get()).hasValue(GuideKind.THIRDS);
+        assertThat(settings.guide().get()).hasValue(GuideKind.THIRDS);
         settings.step(-1);
-        assertThat(settings.guide.get()).hasValue(GuideKind.GRID);
+        assertThat(settings.guide().get()).hasValue(GuideKind.GRID);
         settings.setStepped(GuideKind.THIRDS, false);
         settings.step(1);
-        assertThat(settings.guide.get()).as("no longer among them").hasValue(GuideKind.GOLDEN);
+        assertThat(settings.guide().get()).as("no longer among them").hasValue(GuideKind.GOLDEN);
         settings.setStepped(GuideKind.GOLDEN, false);
         settings.setStepped(GuideKind.GRID, false);
         settings.step(1);
-        assertThat(settings.guide.get()).as("nothing to step through").hasValue(GuideKind.GOLDEN);
+        assertThat(settings.guide().get()).as("nothing to step through").hasValue(GuideKind.GOLDEN);
     }
 
     @Test
@@ -95,22 +95,22 @@ class EaselSettingsTest {
             first.choose(GuideKind.SPIRAL);
             first.chooseBeside(GuideKind.GRID);
             first.turn();
-            first.gridLines.set(12);
-            first.mat.set(MatKind.DARK);
-            first.strength.set(45);
-            first.surround.set(SurroundKind.BLACK);
-            first.holdsPhoto.set(true);
-            first.papers.set(Set.of(1, 9));
+            first.gridLines().set(12);
+            first.mat().set(MatKind.DARK);
+            first.strength().set(45);
+            first.surround().set(SurroundKind.BLACK);
+            first.holdsPhoto().set(true);
+            first.papers().set(Set.of(1, 9));
         }
         EaselSettings next = settings();
         assertThat(next.shownKinds()).containsExactly(GuideKind.SPIRAL, GuideKind.GRID);
         assertThat(next.way(GuideKind.SPIRAL)).isEqualTo(GuideKind.SPIRAL.ways().get(1));
-        assertThat(next.gridLines.get()).isEqualTo(12);
-        assertThat(next.mat.get()).isEqualTo(MatKind.DARK);
-        assertThat(next.strength.get()).isEqualTo(45);
-        assertThat(next.surround.get()).isEqualTo(SurroundKind.BLACK);
-        assertThat(next.holdsPhoto.get()).isTrue();
-        assertThat(next.papers.get()).containsExactlyInAnyOrder(1, 9);
+        assertThat(next.gridLines().get()).isEqualTo(12);
+        assertThat(next.mat().get()).isEqualTo(MatKind.DARK);
+        assertThat(next.strength().get()).isEqualTo(45);
+        assertThat(next.surround().get()).isEqualTo(SurroundKind.BLACK);
+        assertThat(next.holdsPhoto().get()).isTrue();
+        assertThat(next.papers().get()).containsExactlyInAnyOrder(1, 9);
     }
 
     @Test
@@ -133,10 +133,10 @@ class EaselSettingsTest {
                 data.resolve("preferences.properties"),
                 "guide=FAN\nmat=LEATHER\nguide.lines=many\nguide.ways=SPIRAL\nguide.show=OFF\n");
         EaselSettings settings = settings();
-        assertThat(settings.guide.get()).isEqualTo(Optional.of(GuideKind.THIRDS));
-        assertThat(settings.mat.get()).isEqualTo(MatKind.PAPER);
-        assertThat(settings.gridLines.get()).isEqualTo(8);
+        assertThat(settings.guide().get()).isEqualTo(Optional.of(GuideKind.THIRDS));
+        assertThat(settings.mat().get()).isEqualTo(MatKind.PAPER);
+        assertThat(settings.gridLines().get()).isEqualTo(8);
         assertThat(settings.way(GuideKind.SPIRAL)).isEqualTo(Way.UNTURNED);
-        assertThat(settings.show.get()).isEqualTo(GuideShow.OFF);
+        assertThat(settings.show().get()).isEqualTo(GuideShow.OFF);
     }
 }

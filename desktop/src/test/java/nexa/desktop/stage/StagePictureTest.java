@@ -16,7 +16,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxToolkit;
 
-/** The photo in the stage is drawn in the screen's own pixels. */
+/** The photo on the stage is drawn in the screen's own pixels. */
 class StagePictureTest {
     private static final Photo PHOTO = Photo.untouched("p.png").withPixels(new PixelSize(400, 200));
 
