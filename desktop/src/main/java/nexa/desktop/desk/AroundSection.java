@@ -34,11 +34,15 @@ public final class AroundSection {
         strength.setAccessibleText(Words.get("mat.strength"));
         strength.setTooltip(Parts.tooltip(Words.get("mat.strength")));
         strength.getStyleClass().add("strength");
-        strength.valueProperty().addListener((observed, before, now) -> settings.strength().set(now.intValue()));
+        strength.valueProperty()
+                .addListener((observed, before, now) -> settings.strength().set(now.intValue()));
         node.getChildren()
                 .addAll(
                         row("around.holds", crop, photo, Parts.label("Q", "key-cap")),
-                        row("around.mat", choices("mat", MatKind.values(), settings.mat()), Parts.label("M", "key-cap")),
+                        row(
+                                "around.mat",
+                                choices("mat", MatKind.values(), settings.mat()),
+                                Parts.label("M", "key-cap")),
                         row("around.strength", strength),
                         row("around.surround", choices("surround", SurroundKind.values(), settings.surround())));
     }

@@ -68,7 +68,10 @@ final class StageLooks {
     }
 
     private void showMat() {
-        stage.overlay().setMat(isBare ? MatKind.NONE : settings.mat().get(), settings.strength().get() / 100.0);
+        stage.overlay()
+                .setMat(
+                        isBare ? MatKind.NONE : settings.mat().get(),
+                        settings.strength().get() / 100.0);
     }
 
     private void showSurround() {
