@@ -50,11 +50,11 @@ final class CheckCommand implements Callable<Integer> {
             findings.forEach(finding -> list.addObject()
                     .put("file", finding.file())
                     .put("format", finding.format())
-                    .put("finding", word(finding.kind())));
+                    .put("finding", EnumName.of(finding.kind(), "-")));
             out.println(JSON.writeValueAsString(list));
         } else {
-            findings.forEach(
-                    finding -> out.println(finding.file() + "\t" + finding.format() + "\t" + word(finding.kind())));
+            findings.forEach(finding ->
+                    out.println(finding.file() + "\t" + finding.format() + "\t" + EnumName.of(finding.kind(), "-")));
         }
         opened.tellProblems(spec.commandLine().getErr());
         return findings.isEmpty() ? NexaCommand.DONE : NexaCommand.SOME_FAILED;
@@ -67,9 +67,5 @@ final class CheckCommand implements Callable<Integer> {
                 .filter(format -> format.going() == (goes ? Going.GOES : Going.WAITS))
                 .map(Format::id)
                 .collect(Collectors.toSet());
-    }
-
-    private static String word(DeliveryCheck.Kind kind) {
-        return EnumName.of(kind, "-");
     }
 }

@@ -80,7 +80,7 @@ final class CropsCommand implements Callable<Integer> {
                         "%s\t%s\t%s\t%.1f × %.1f px\t%.1f %% kept%n",
                         shown.photo().file(),
                         shown.format().id(),
-                        word(shown.state()),
+                        EnumName.of(shown.state(), "-"),
                         size.width(),
                         size.height(),
                         100 * shown.kept());
@@ -91,7 +91,7 @@ final class CropsCommand implements Callable<Integer> {
         Crop crop = shown.crop();
         node.put("file", photo.file());
         node.put("format", shown.format().id());
-        node.put("state", word(shown.state()));
+        node.put("state", EnumName.of(shown.state(), "-"));
         node.putArray("photo").add((int) photo.size().width()).add((int)
                 photo.size().height());
         node.put("angle", photo.angle().degrees());
@@ -113,14 +113,10 @@ final class CropsCommand implements Callable<Integer> {
         if (isUnreadable) {
             warnings.add(UNREADABLE);
         }
-        shown.warnings().forEach(warning -> warnings.add(word(warning)));
+        shown.warnings().forEach(warning -> warnings.add(EnumName.of(warning, "-")));
     }
 
     private static void putPair(ArrayNode array, Point pair) {
         array.add(pair.x()).add(pair.y());
-    }
-
-    private static String word(Enum<?> value) {
-        return EnumName.of(value, "-");
     }
 }

@@ -55,7 +55,7 @@ final class DocumentWriter {
             document.put(DocumentFields.CONTINUES, stand.continues());
         }
         document.put("title", shoot.title());
-        document.put("order", word(shoot.order()));
+        document.put("order", EnumName.of(shoot.order()));
         document.set("formats", formats(shoot.formats()));
         ArrayNode photos = document.putArray("photos");
         shoot.photos().forEach(photo -> photos.add(photo(photo)));
@@ -96,7 +96,7 @@ final class DocumentWriter {
         node.put("id", format.id());
         node.put("name", format.name());
         node.put("ratio", format.ratio().toString());
-        node.put("turn", word(format.turn()));
+        node.put("turn", EnumName.of(format.turn()));
         if (!(format.size() instanceof OutputSize.AsCropped)) {
             node.set("size", keeping(size(format.size()), earlier.path("size"), DocumentFields.SIZE));
         }
@@ -104,7 +104,7 @@ final class DocumentWriter {
             ObjectNode leads = node.putObject("leads");
             for (Orientation orientation : Orientation.values()) {
                 if (format.leads().containsKey(orientation)) {
-                    leads.put(word(orientation), format.leads().get(orientation));
+                    leads.put(EnumName.of(orientation), format.leads().get(orientation));
                 }
             }
             keeping(leads, earlier.path("leads"), DocumentFields.LEADS);
@@ -134,7 +134,7 @@ final class DocumentWriter {
         } else if (size instanceof OutputSize.Print print) {
             node.put("width", print.width());
             node.put("height", print.height());
-            node.put("unit", word(print.unit()));
+            node.put("unit", EnumName.of(print.unit()));
             node.put("ppi", print.ppi());
         }
         return node;
@@ -142,7 +142,7 @@ final class DocumentWriter {
 
     private static ObjectNode file(FileSpec file) {
         ObjectNode node = JSON.objectNode();
-        node.put("type", word(file.type()));
+        node.put("type", EnumName.of(file.type()));
         node.put("quality", file.quality());
         if (file.sampling() == FileSpec.Sampling.HALF) {
             node.put("sampling", DocumentFields.HALF_COLOUR);
@@ -150,7 +150,7 @@ final class DocumentWriter {
         if (file.depth() != FileSpec.Depth.PHOTO) {
             node.put("depth", file.depth() == FileSpec.Depth.EIGHT ? 8 : 16);
         }
-        node.put("colour", word(file.colour()));
+        node.put("colour", EnumName.of(file.colour()));
         if (!file.enlarges()) {
             node.put("enlarge", false);
         }
@@ -169,7 +169,7 @@ final class DocumentWriter {
                         "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
         PreparationJson.write(photo.preparation(), node);
         if (photo.mark() != Mark.OPEN) {
-            node.put("mark", word(photo.mark()));
+            node.put("mark", EnumName.of(photo.mark()));
         }
         if (photo.subject().isPresent()) {
             Subject subject = photo.subject().get();
@@ -230,13 +230,13 @@ final class DocumentWriter {
             }
             if (!follow.carry().equals(EnumSet.allOf(Carry.class))) {
                 ArrayNode carry = node.putArray("carry");
-                follow.carry().stream().sorted().forEach(one -> carry.add(word(one)));
+                follow.carry().stream().sorted().forEach(one -> carry.add(EnumName.of(one)));
             }
             if (follow.isAccepted()) {
                 node.put("accepted", true);
             }
         }
-        entry.turn().ifPresent(turn -> node.put("turn", word(turn)));
+        entry.turn().ifPresent(turn -> node.put("turn", EnumName.of(turn)));
         if (entry.isDone()) {
             node.put("done", true);
         }
@@ -250,9 +250,5 @@ final class DocumentWriter {
 
     private static void putPair(ObjectNode node, String name, Point pair) {
         node.putArray(name).add(pair.x()).add(pair.y());
-    }
-
-    private static String word(Enum<?> value) {
-        return EnumName.of(value);
     }
 }

@@ -12,6 +12,7 @@ import nexa.core.format.NamePattern;
 import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Orientation;
+import nexa.core.message.EnumName;
 
 /** Reads a format from its object in the document. */
 final class FormatReader {
@@ -69,8 +70,7 @@ final class FormatReader {
     private static Map<Orientation, String> leads(JsonPlace place) throws JsonPlace.Misfit {
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         for (Orientation orientation : Orientation.values()) {
-            place.ifThere(orientation == Orientation.WIDE ? "wide" : "tall", JsonPlace::text)
-                    .ifPresent(lead -> leads.put(orientation, lead));
+            place.ifThere(EnumName.of(orientation), JsonPlace::text).ifPresent(lead -> leads.put(orientation, lead));
         }
         return leads;
     }

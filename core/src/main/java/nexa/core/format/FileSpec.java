@@ -102,10 +102,6 @@ public record FileSpec(
         return new FileSpec(type, quality, sampling, depth, colour, nowEnlarges, folder, name);
     }
 
-    public FileSpec withFolder(String newFolder) {
-        return new FileSpec(type, quality, sampling, depth, colour, enlarges, newFolder, name);
-    }
-
     public FileSpec withName(String newName) {
         return new FileSpec(type, quality, sampling, depth, colour, enlarges, folder, newName);
     }

@@ -72,11 +72,10 @@ final class EaselKeys {
     }
 
     private void choose(int number) {
-        if (number <= session.shoot().formats().size()) {
+        session.formatNumbered(number).ifPresent(format -> {
             hand.gestures().finish();
-            session.formatProperty()
-                    .set(session.shoot().formats().get(number - 1).id());
-        }
+            session.formatProperty().set(format);
+        });
     }
 
     private boolean pressedForCrop(KeyEvent key) {

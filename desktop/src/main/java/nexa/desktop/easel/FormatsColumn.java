@@ -60,10 +60,8 @@ final class FormatsColumn {
                 Parts.spacer(),
                 Parts.label(Words.get("formats.thisPhoto"), "quiet"));
         heading.getStyleClass().add("formats-heading");
-        ScrollPane scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
+        ScrollPane scroll = Parts.scroll(list);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setFocusTraversable(false);
         wide = lying("formats.wide", Orientation.WIDE, turnCrop);
         tall = lying("formats.tall", Orientation.TALL, turnCrop);
         Label lies = Parts.label(Words.get("formats.lies"), "small", "quiet", "around-label");

@@ -93,22 +93,23 @@ final class StageMouse {
         Point at = pointIn(event);
         if (isMiddle || movesView) {
             gestures.finish();
-            begin(Drag.VIEW, at, Cursor.MOVE);
+            begin(Drag.VIEW, at);
+            stage.setCursor(Cursor.MOVE);
         } else if (tool.isTaken()) {
             tool.press(at);
         } else if (isOverCrop(event)) {
             if (gestures.hold(Edit.Kind.SLIDE)) {
-                begin(Drag.CROP, at, Cursor.CLOSED_HAND);
+                begin(Drag.CROP, at);
+                stage.setCursor(Cursor.CLOSED_HAND);
             }
         } else if (gestures.hold(Edit.Kind.LEVEL)) {
-            begin(Drag.TURN, at, stage.getCursor());
+            begin(Drag.TURN, at);
         }
     }
 
-    private void begin(Drag newDrag, Point at, Cursor cursor) {
+    private void begin(Drag newDrag, Point at) {
         drag = newDrag;
         grip = at;
-        stage.setCursor(cursor);
     }
 
     /** A gesture may have been ended from elsewhere while the mouse was still at it. */
@@ -153,10 +154,7 @@ final class StageMouse {
     private void takeHandle(StackPane handle, MouseEvent event) {
         handle.requestFocus();
         if (event.getButton() == MouseButton.PRIMARY && gestures.hold(Edit.Kind.RESIZE)) {
-            begin(
-                    Drag.HANDLE,
-                    pointIn(event).minus(gestures.placeOf((Handle) handle.getUserData())),
-                    stage.getCursor());
+            begin(Drag.HANDLE, pointIn(event).minus(gestures.placeOf((Handle) handle.getUserData())));
         }
         event.consume();
     }

@@ -1,5 +1,6 @@
 package nexa.desktop.formats;
 
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.util.StringConverter;
@@ -48,12 +49,9 @@ public final class FormatChooser {
     /** Chooses the format with this number, if there is one. */
     public boolean choose(String digit) {
         int number = digit.isEmpty() ? 0 : digit.charAt(0) - '0';
-        boolean isThere = number >= 1 && number <= session.shoot().formats().size();
-        if (isThere) {
-            session.formatProperty()
-                    .set(session.shoot().formats().get(number - 1).id());
-        }
-        return isThere;
+        Optional<String> format = session.formatNumbered(number);
+        format.ifPresent(session.formatProperty()::set);
+        return format.isPresent();
     }
 
     private void refresh() {

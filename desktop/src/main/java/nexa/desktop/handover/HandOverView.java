@@ -71,19 +71,12 @@ public final class HandOverView extends View {
         deliver.setId("deliver");
         VBox page = new VBox(16, heading(), note.node(), running.node());
         page.getStyleClass().add("note-page");
-        node.setCenter(scrolled(page));
+        node.setCenter(Parts.scroll(page));
         node.setRight(side());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
         showDelivery();
         refresh();
-    }
-
-    private static ScrollPane scrolled(Node content) {
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setFocusTraversable(false);
-        return scroll;
     }
 
     private static Node heading() {
@@ -108,7 +101,7 @@ public final class HandOverView extends View {
                 terms.node(),
                 promise);
         side.getStyleClass().add("side-content");
-        ScrollPane scroll = scrolled(side);
+        ScrollPane scroll = Parts.scroll(side);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         HBox foot = new HBox(deliver);
         foot.getStyleClass().add("handover-foot");

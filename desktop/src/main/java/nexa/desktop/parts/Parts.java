@@ -9,6 +9,7 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -97,6 +98,14 @@ public final class Parts {
         Tooltip tooltip = new Tooltip(words);
         tooltip.setShowDelay(TOOLTIP_AFTER);
         return tooltip;
+    }
+
+    /** Makes room for what is higher than the place it has; as wide as that, and no stop of the keyboard's. */
+    public static ScrollPane scroll(Node content) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        return scroll;
     }
 
     /** Room that pushes its neighbours apart. */

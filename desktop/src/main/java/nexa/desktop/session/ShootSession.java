@@ -189,6 +189,13 @@ public final class ShootSession {
         return shoot.get().format(formatProperty().get());
     }
 
+    /** The id of the format with a number, from 1, if there is one. */
+    public Optional<String> formatNumbered(int number) {
+        List<Format> formats = shoot.get().formats();
+        boolean isThere = number >= 1 && number <= formats.size();
+        return isThere ? Optional.of(formats.get(number - 1).id()) : Optional.empty();
+    }
+
     /** The files of the photos that the next action on the sheet is for. */
     public ObjectProperty<Set<String>> chosenProperty() {
         return selection.chosenProperty();

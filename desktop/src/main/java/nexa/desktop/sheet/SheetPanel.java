@@ -24,7 +24,7 @@ import nexa.desktop.session.Standing;
 final class SheetPanel {
     private final ShootSession session;
     private final VBox content = new VBox(8);
-    private final ScrollPane node = new ScrollPane(content);
+    private final ScrollPane node = Parts.scroll(content);
     private final GridPane progress = new GridPane();
     private final LooksList looks;
     private final Subscriptions subscriptions = new Subscriptions();
@@ -33,8 +33,6 @@ final class SheetPanel {
         this.session = session;
         this.looks = looks;
         node.getStyleClass().add("side-panel");
-        node.setFitToWidth(true);
-        node.setFocusTraversable(false);
         progress.setHgap(10);
         progress.setVgap(9);
         ColumnConstraints names = new ColumnConstraints(80, 104, 104);

@@ -45,10 +45,8 @@ final class KeysPage extends StackPane {
         page.getStyleClass().add("keys-page");
         page.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         ((Label) page.getChildren().get(2)).setWrapText(true);
-        ScrollPane scroll = new ScrollPane(new StackPane(page));
-        scroll.setFitToWidth(true);
+        ScrollPane scroll = Parts.scroll(new StackPane(page));
         scroll.setFitToHeight(true);
-        scroll.setFocusTraversable(false);
         getChildren().add(scroll);
         setFocusTraversable(true);
         setAccessibleText(Words.get("keys.title"));

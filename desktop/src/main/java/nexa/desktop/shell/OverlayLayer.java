@@ -8,6 +8,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Parts;
 
 /** Panels over the window, one at a time. The focus goes back to where it was. */
 final class OverlayLayer implements Overlays {
@@ -24,10 +25,8 @@ final class OverlayLayer implements Overlays {
         close();
         focusBefore = Optional.ofNullable(window.getScene().getFocusOwner());
         // The pane takes account of the panel's own least size, which a scroll pane does not.
-        ScrollPane scroll = new ScrollPane(new StackPane(panel));
+        ScrollPane scroll = Parts.scroll(new StackPane(panel));
         scroll.getStyleClass().add("panel-scroll");
-        scroll.setFitToWidth(true);
-        scroll.setFocusTraversable(false);
         scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         StackPane place = new StackPane(scroll);
         place.getStyleClass().add("panel-veil");

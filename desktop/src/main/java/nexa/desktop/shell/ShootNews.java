@@ -6,6 +6,7 @@ import java.util.Set;
 import javafx.application.Platform;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.Autosave;
+import nexa.desktop.session.FolderChanges;
 import nexa.desktop.session.ShootSession;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
@@ -48,21 +49,26 @@ final class ShootNews implements Autosave.Listener {
 
     /** Photos that come into the folder, and photos that have other names now. */
     private void offerWhatComes(ShootSession session) {
-        session.changes().freshProperty().addListener((observed, before, now) -> {
-            if (!isClosed && !now.isEmpty()) {
-                messages.offer("fresh.add", Words.get("fresh.what", now.size()), session.changes()::addFresh);
-            } else if (!isClosed) {
-                messages.drop("fresh.add");
-            }
+        FolderChanges changes = session.changes();
+        changes.freshProperty().addListener((observed, before, now) -> {
+            offer("fresh.add", !now.isEmpty(), Words.get("fresh.what", now.size()), changes::addFresh);
         });
-        session.changes().renamedProperty().addListener((observed, before, now) -> {
-            if (!isClosed && !now.isEmpty() && !session.isReadOnly()) {
-                messages.offer(
-                        "renamed.take", Words.get("renamed.what", now.size()), session.changes()::takeRenamedAlong);
-            } else if (!isClosed) {
-                messages.drop("renamed.take");
-            }
+        changes.renamedProperty().addListener((observed, before, now) -> {
+            boolean canTake = !now.isEmpty() && !session.isReadOnly();
+            offer("renamed.take", canTake, Words.get("renamed.what", now.size()), changes::takeRenamedAlong);
         });
+    }
+
+    /** Makes an offer, or takes it back where there is nothing to offer any more. */
+    private void offer(String key, boolean isThere, String words, Runnable take) {
+        if (isClosed) {
+            return;
+        }
+        if (isThere) {
+            messages.offer(key, words, take);
+        } else {
+            messages.drop(key);
+        }
     }
 
     @Override

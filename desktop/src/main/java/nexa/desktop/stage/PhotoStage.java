@@ -174,10 +174,6 @@ public final class PhotoStage extends Region {
         return placing.holdsPhoto();
     }
 
-    public boolean isZoomed() {
-        return placing.isZoomed();
-    }
-
     /** All in sight again, or the photo's pixels as they are with the point under the pointer held. */
     public void toggleZoom(Point pointer) {
         if (placing.isZoomed()) {

@@ -29,15 +29,11 @@ public record PhotoHeader(StoredPixels stored, Metadata exif) {
     static Metadata exif(Optional<TiffDirectory> directory) {
         Metadata told = new Metadata();
         // Read from a block made anew, so that nothing in it can lead the reader astray.
-        directory.ifPresent(found ->
-                new ExifReader().extract(new ByteArrayReader(withoutNotes(found).block()), told));
+        directory.ifPresent(found -> new ExifReader()
+                .extract(
+                        new ByteArrayReader(
+                                found.withoutInExif(TiffDirectory.MAKER_NOTE).block()),
+                        told));
         return told;
-    }
-
-    private static TiffDirectory withoutNotes(TiffDirectory directory) {
-        return directory
-                .below(TiffDirectory.EXIF)
-                .map(exif -> directory.withBelow(TiffDirectory.EXIF, exif.only(tag -> tag != TiffDirectory.MAKER_NOTE)))
-                .orElse(directory);
     }
 }

@@ -2,7 +2,6 @@ package nexa.imaging.decode;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.lang.RandomAccessReader;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -190,6 +189,13 @@ public final class TiffDirectory {
         return changed;
     }
 
+    /** This directory without an entry of the EXIF directory below it. */
+    public TiffDirectory withoutInExif(int tag) {
+        return below(EXIF)
+                .map(exif -> withBelow(EXIF, exif.only(other -> other != tag)))
+                .orElse(this);
+    }
+
     /** This directory with a text. */
     public TiffDirectory withText(int tag, String text) {
         byte[] bytes = (text + "\0").getBytes(StandardCharsets.UTF_8);
@@ -224,14 +230,14 @@ public final class TiffDirectory {
      * @param raw entries as they stand in the file; this directory's own take their place
      */
     public byte[] appendedTo(byte[] file, ByteOrder fileOrder, SortedMap<Integer, byte[]> raw) {
-        Growing out = new Growing(file);
+        GrowingBytes out = new GrowingBytes(file);
         int at = append(out, fileOrder, raw);
         byte[] longer = out.bytes();
         ByteBuffer.wrap(longer).order(fileOrder).putInt(4, at);
         return longer;
     }
 
-    private int append(Growing out, ByteOrder to, SortedMap<Integer, byte[]> raw) {
+    private int append(GrowingBytes out, ByteOrder to, SortedMap<Integer, byte[]> raw) {
         SortedMap<Integer, byte[]> all = new TreeMap<>(raw);
         entries.forEach((tag, entry) -> all.put(tag, new byte[0]));
         below.forEach((tag, directory) -> all.put(tag, new byte[0]));
@@ -251,7 +257,7 @@ public final class TiffDirectory {
         return out.add(directory.array());
     }
 
-    private void put(ByteBuffer directory, int tag, Entry entry, Growing out) {
+    private void put(ByteBuffer directory, int tag, Entry entry, GrowingBytes out) {
         byte[] value = turned(entry, directory.order());
         directory.putShort((short) tag).putShort((short) entry.type()).putInt(entry.count());
         if (value.length <= 4) {
@@ -271,27 +277,5 @@ public final class TiffDirectory {
             turned[i] = entry.value()[i / piece * piece + piece - 1 - i % piece];
         }
         return turned;
-    }
-
-    /** Bytes that grow at the end, each part beginning at an even place. */
-    private static final class Growing {
-        private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-
-        Growing(byte[] start) {
-            bytes.writeBytes(start);
-        }
-
-        int add(byte[] part) {
-            if (bytes.size() % 2 == 1) {
-                bytes.write(0);
-            }
-            int at = bytes.size();
-            bytes.writeBytes(part);
-            return at;
-        }
-
-        byte[] bytes() {
-            return bytes.toByteArray();
-        }
     }
 }

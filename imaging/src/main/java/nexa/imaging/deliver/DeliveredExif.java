@@ -18,8 +18,6 @@ final class DeliveredExif {
     private static final int ORIENTATION = 0x0112;
     private static final int CREATOR = 0x013B;
     private static final int COPYRIGHT = 0x8298;
-    private static final int EXIF_DIRECTORY = TiffDirectory.EXIF;
-    private static final int PLACE_DIRECTORY = TiffDirectory.PLACE;
     private static final int WIDTH = 0xA002;
     private static final int HEIGHT = 0xA003;
     /** What an image file says of its own pixels has no place in a block: some photos are their own block. */
@@ -83,7 +81,7 @@ final class DeliveredExif {
         if (fitted.length <= most) {
             return new Fitted(fitted, true, true);
         }
-        TiffDirectory kept = without(whole, TiffDirectory.MAKER_NOTE);
+        TiffDirectory kept = whole.withoutInExif(TiffDirectory.MAKER_NOTE);
         fitted = kept.block();
         boolean isWhole = fitted.length <= most;
         while (fitted.length > most) {
@@ -93,17 +91,10 @@ final class DeliveredExif {
         return new Fitted(fitted, false, isWhole);
     }
 
-    private static TiffDirectory without(TiffDirectory directory, int tagOfExif) {
-        return directory
-                .below(EXIF_DIRECTORY)
-                .map(exif -> directory.withBelow(EXIF_DIRECTORY, exif.only(tag -> tag != tagOfExif)))
-                .orElse(directory);
-    }
-
     private static TiffDirectory withoutLargest(TiffDirectory directory) {
-        Optional<Integer> inExif = directory.below(EXIF_DIRECTORY).flatMap(exif -> exif.largest(tag -> true));
+        Optional<Integer> inExif = directory.below(TiffDirectory.EXIF).flatMap(exif -> exif.largest(tag -> true));
         if (inExif.isPresent()) {
-            return without(directory, inExif.get());
+            return directory.withoutInExif(inExif.get());
         }
         Optional<Integer> other = directory.largest(tag -> tag != COPYRIGHT && tag != CREATOR);
         Optional<Integer> goes = other.or(() -> directory.largest(tag -> true));
@@ -114,7 +105,7 @@ final class DeliveredExif {
     private static byte[] mended(ExifBlock block, PixelSize size, DeliveryTerms terms, boolean isInSrgb) {
         int first = block.first();
         block.set(first, ORIENTATION, 1);
-        int exif = block.value(first, EXIF_DIRECTORY);
+        int exif = block.value(first, TiffDirectory.EXIF);
         block.set(exif, WIDTH, size.width());
         block.set(exif, HEIGHT, size.height());
         if (isInSrgb) {
@@ -127,8 +118,8 @@ final class DeliveredExif {
         }
         TreeMap<Integer, byte[]> entries = block.entries(first);
         entries.keySet().removeAll(OF_PIXELS);
-        if (!terms.place() && entries.remove(PLACE_DIRECTORY) != null) {
-            block.wipe(block.value(first, PLACE_DIRECTORY));
+        if (!terms.place() && entries.remove(TiffDirectory.PLACE) != null) {
+            block.wipe(block.value(first, TiffDirectory.PLACE));
         }
         return withLines(TiffDirectory.empty(block.order()), terms).appendedTo(block.bytes(), block.order(), entries);
     }

@@ -18,7 +18,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * the second one over the transposed block: a loop the compiler makes vectors of. OpenCV can only filter at every pixel of
  * the source, which took three times as long.
  */
-public final class LanczosResampling {
+final class LanczosResampling {
     private static final int LOBES = 3;
     private static final int MOST_ROWS = 64;
     private static final int FEWEST_ROWS = 8;
@@ -38,7 +38,7 @@ public final class LanczosResampling {
      * @param from of 8 or 16 bits, any channels
      * @param part upright, in the picture's pixels
      */
-    public static Mat resized(Mat from, Crop part, PixelSize to) {
+    static Mat resized(Mat from, Crop part, PixelSize to) {
         double left = part.centre().x() - part.size().width() / 2;
         double top = part.centre().y() - part.size().height() / 2;
         Taps across = Taps.of(left, part.size().width() / to.width(), to.width(), from.cols());

@@ -1,7 +1,6 @@
 package nexa.imaging.pictures;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import nexa.core.format.PixelSize;
@@ -11,18 +10,13 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.render.LanczosResampling;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.opencv.global.opencv_core;
-import org.bytedeco.opencv.opencv_core.Mat;
-import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What the screen shows, and resizing along the result's axes. */
+/** What the screen shows. */
 class ScreenRendererTest {
     private static final Photo PHOTO = Photo.untouched("p.png").withPixels(new PixelSize(600, 400));
 
@@ -74,40 +68,5 @@ class ScreenRendererTest {
             off += Math.abs((fine.argb().get(i) & 255) - (coarse.argb().get(i) & 255));
         }
         assertThat(off / (75 * 50)).isLessThan(6);
-    }
-
-    @ParameterizedTest
-    @ValueSource(ints = {opencv_core.CV_8U, opencv_core.CV_16U})
-    void anEvenPictureStaysEvenAtAnySizeAndUpToItsEdges(int depth) {
-        for (int channels : new int[] {1, 3}) {
-            try (Mat even = new Mat(90, 130, opencv_core.CV_MAKETYPE(depth, channels), new Scalar(77, 77, 77, 0))) {
-                for (PixelSize to :
-                        new PixelSize[] {new PixelSize(7, 5), new PixelSize(130, 31), new PixelSize(200, 300)}) {
-                    Crop all = new Crop(new Point(65, 45), new Size(130, 90));
-                    try (Mat resized = LanczosResampling.resized(even, all, to)) {
-                        assertThat(resized.cols()).isEqualTo(to.width());
-                        assertThat(resized.rows()).isEqualTo(to.height());
-                        assertThat(resized.type()).isEqualTo(even.type());
-                        assertThat(opencv_core.mean(resized).get(0)).isCloseTo(77, within(1e-9));
-                    }
-                }
-            }
-        }
-    }
-
-    @Test
-    void blocksJoinWithoutASeam() {
-        byte[] ramp = new byte[400 * 50];
-        for (int i = 0; i < ramp.length; i++) {
-            ramp[i] = (byte) (i / 50 / 2);
-        }
-        try (BytePointer memory = new BytePointer(ramp);
-                Mat slope = new Mat(400, 50, opencv_core.CV_8UC1, memory);
-                Mat resized = LanczosResampling.resized(
-                        slope, new Crop(new Point(25, 200), new Size(50, 400)), new PixelSize(25, 200))) {
-            for (int y = 4; y < 196; y++) {
-                assertThat(resized.ptr(y, 12).get() & 255).isBetween(y - 1, y + 1);
-            }
-        }
     }
 }
