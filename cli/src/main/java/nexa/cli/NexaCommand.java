@@ -12,11 +12,11 @@ import nexa.words.Words;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** The command line: {@code nexa crops}, {@code nexa check}, {@code nexa deliver}. */
+/** The command line: {@code nexa crops}, {@code nexa check}, {@code nexa find}, {@code nexa deliver}. */
 @Command(
         name = "nexa",
         description = "Works with a shoot without a window.",
-        subcommands = {CropsCommand.class, CheckCommand.class, DeliverCommand.class},
+        subcommands = {CropsCommand.class, CheckCommand.class, DeliverCommand.class, FindCommand.class},
         mixinStandardHelpOptions = true)
 public final class NexaCommand {
     static final int DONE = 0;

@@ -12,11 +12,16 @@ import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 import nexa.store.UserData;
 
-/** A shoot opened for looking only: nothing is locked and nothing written. */
+/** A shoot with what its photos say of themselves. */
 record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message> notices) {
 
+    /** Opens a shoot for looking only: nothing is locked and nothing written. */
     static OpenedShoot open(Path folder) throws ShootProblem {
-        ShootFolder opened = ShootFolder.look(folder, UserData.ofThisUser());
+        return of(ShootFolder.look(folder, UserData.ofThisUser()));
+    }
+
+    /** A folder that is open already. */
+    static OpenedShoot of(ShootFolder opened) {
         ShootReading reading = ShootReading.of(opened.shoot(), opened.path());
         Shoot shoot = reading.appliedTo(opened.shoot());
         List<Message> notices = new ArrayList<>(opened.notices());

@@ -27,6 +27,7 @@ class PackagesTest {
             "crop", Set.of("geometry"),
             "guide", Set.of("geometry"),
             "level", Set.of("geometry"),
+            "find", Set.of("geometry", "level", "shoot"),
             "shape", Set.of("geometry"),
             "format", Set.of("geometry", "message"),
             "shoot", Set.of("format", "geometry", "message"),
@@ -38,6 +39,7 @@ class PackagesTest {
             "decode", Set.of(),
             "facts", Set.of("decode"),
             "pictures", Set.of("decode", "facts", "render", "work"),
+            "find", Set.of("decode", "pictures"),
             "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
 
     private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series");

@@ -9,7 +9,8 @@
  *   <li>{@link nexa.imaging.decode}: none
  *   <li>{@link nexa.imaging.facts}: decode
  *   <li>{@link nexa.imaging.pictures}: decode, facts, render, work
- *   <li>{@link nexa.imaging.deliver}: all of them
+ *   <li>{@link nexa.imaging.find}: decode, pictures
+ *   <li>{@link nexa.imaging.deliver}: all of them but find
  * </ul>
  */
 package nexa.imaging;

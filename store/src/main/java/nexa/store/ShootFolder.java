@@ -160,6 +160,15 @@ public final class ShootFolder implements AutoCloseable {
         return places.isReadOnly();
     }
 
+    /**
+     * Sees to it that something can be changed here.
+     *
+     * @throws ShootProblem if nothing can be
+     */
+    public void requireWritable() throws ShootProblem {
+        places.requireWritable();
+    }
+
     /** Whether what was done last is kept away from the photos because their folder cannot be written. */
     public boolean isKeptApart() {
         return places.isKeptApart();

@@ -51,6 +51,11 @@ public record UserData(Path folder) {
         return folder.resolve("shoots");
     }
 
+    /** What was found in photos. */
+    Path found() {
+        return folder.resolve("found");
+    }
+
     Path preferences() {
         return folder.resolve("preferences.properties");
     }

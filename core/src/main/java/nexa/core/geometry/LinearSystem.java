@@ -1,7 +1,7 @@
 package nexa.core.geometry;
 
 /** Linear equations of a few unknowns, by elimination with the largest pivot of each column. */
-final class LinearSystem {
+public final class LinearSystem {
     private static final double SINGULAR = 1e-13;
 
     private LinearSystem() {}
@@ -12,7 +12,7 @@ final class LinearSystem {
      * @param rows square; used up
      * @param right used up
      */
-    static double[] solve(double[][] rows, double[] right) {
+    public static double[] solve(double[][] rows, double[] right) {
         int count = right.length;
         for (int column = 0; column < count; column++) {
             int pivot = column;

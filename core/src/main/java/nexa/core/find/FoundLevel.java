@@ -1,0 +1,69 @@
+package nexa.core.find;
+
+import java.util.List;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Require;
+import nexa.core.level.LevelLine;
+
+/**
+ * What was found of how far a photo is off level.
+ *
+ * @param lean in degrees, clockwise positive; levelling turns the photo by as much the other way; 0 where not sure
+ * @param uncertainty by how many degrees the lean may be off; 0 where not sure
+ * @param lines what it goes by, in the photo's pixels, what says most first; none where not sure
+ */
+public record FoundLevel(Certainty certainty, Reason reason, double lean, double uncertainty, List<LevelLine> lines) {
+    /** More of them tell nobody more. */
+    public static final int MOST_LINES = 5;
+
+    /** What a sure or likely level goes by, or why there is none. */
+    public enum Reason {
+        /** Edges that are upright in the scene. */
+        UPRIGHTS,
+        /** Edges that are level in the scene, seen straight on. */
+        LEVEL_LINES,
+        /** A horizon. */
+        HORIZON,
+        /** Several of these, which agree. */
+        SEVERAL,
+        /** There is nothing in the picture. */
+        PLAIN,
+        /** There are edges, but nothing long and straight that is level or upright. */
+        NOTHING_STRAIGHT,
+        /** There are only lines that run together in the distance, as seen at an angle; they lean by themselves. */
+        RUN_TOGETHER,
+        /** What may be level or upright says different things. */
+        LINES_DISAGREE;
+
+        /** Whether it says why there is nothing sure, rather than what a level goes by. */
+        public boolean isDoubt() {
+            return compareTo(PLAIN) >= 0;
+        }
+    }
+
+    public FoundLevel {
+        Require.finite("lean", lean);
+        Require.finite("uncertainty", uncertainty);
+        lines = List.copyOf(lines);
+    }
+
+    /** That nothing was found, and why. */
+    public static FoundLevel notSure(Reason why) {
+        return new FoundLevel(Certainty.NOT_SURE, why, 0, 0, List.of());
+    }
+
+    /** The angle that levels the photo. */
+    public Angle angle() {
+        return Angle.nearest(0 - lean);
+    }
+
+    /** The same of a photo that is so many times as large. */
+    public FoundLevel times(double factor) {
+        return new FoundLevel(
+                certainty,
+                reason,
+                lean,
+                uncertainty,
+                lines.stream().map(line -> line.times(factor)).toList());
+    }
+}
