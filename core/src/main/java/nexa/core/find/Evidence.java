@@ -9,16 +9,14 @@ import nexa.core.level.LevelLine;
 /**
  * What in a picture speaks for a lean, and how clear it is.
  *
- * @param horizons the strongest first
+ * @param horizons the strongest first; none where they do not count
  * @param runTogether whether the level lines run together in the distance
- * @param isBuilt whether what looks like a horizon may be a building's or a shelf's
  */
 record Evidence(
         Optional<LineFamily> uprights,
         Optional<LineFamily> levels,
         List<Horizon> horizons,
-        boolean runTogether,
-        boolean isBuilt) {
+        boolean runTogether) {
     /** With so many uprights, in diagonals, what looks like a horizon is a building's. */
     private static final double BUILT = 1.5;
 
@@ -31,15 +29,13 @@ record Evidence(
         uprights.filter(Evidence::areClearUprights).ifPresent(family -> clear.add(answer(family, true)));
         levels.filter(family -> areClearLevels(family) && !runTogether)
                 .ifPresent(family -> clear.add(answer(family, false)));
-        if (!isBuilt) {
-            List<Horizon> seen = horizons.stream().filter(Horizon::isClear).toList();
-            // Several that lie apart by more than a little: none of them is the horizon for certain.
-            if (!seen.isEmpty()) {
-                double least = seen.stream().mapToDouble(Horizon::lean).min().orElseThrow();
-                double most = seen.stream().mapToDouble(Horizon::lean).max().orElseThrow();
-                if (most - least <= 0.4) {
-                    clear.add(answer(seen.get(0)));
-                }
+        List<Horizon> seen = horizons.stream().filter(Horizon::isClear).toList();
+        // Several that lie apart by more than a little: none of them is the horizon for certain.
+        if (!seen.isEmpty()) {
+            double least = seen.stream().mapToDouble(Horizon::lean).min().orElseThrow();
+            double most = seen.stream().mapToDouble(Horizon::lean).max().orElseThrow();
+            if (most - least <= 0.4) {
+                clear.add(answer(seen.get(0)));
             }
         }
         return clear;
@@ -53,9 +49,7 @@ record Evidence(
                                 .filter(family -> areLevelsWorthALook(family) && !runTogether)
                                 .map(family -> answer(family, false))
                                 .stream(),
-                        isBuilt
-                                ? Stream.<LevelAsking.Answer>of()
-                                : horizons.stream()
+                        horizons.stream()
                                         .filter(Horizon::isWorthALook)
                                         .limit(2)
                                         .map(Evidence::answer))

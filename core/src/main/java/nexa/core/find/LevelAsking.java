@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
@@ -46,27 +47,25 @@ public record LevelAsking(Optional<Answer> claim, List<Answer> offers, FoundLeve
      *
      * @param edges measured in the picture
      * @param isAsked which of them are asked; the others only tell what kind of a picture it is
-     * @param horizons what lines across it may be horizons
+     * @param horizons finds what lines across it may be horizons; not asked where they would not count
      */
     public static LevelAsking of(
-            Size picture, List<EdgeLine> edges, Predicate<EdgeLine> isAsked, List<Horizon> horizons) {
+            Size picture, List<EdgeLine> edges, Predicate<EdgeLine> isAsked, Supplier<List<Horizon>> horizons) {
         Optional<LineFamily> uprights = LineFamily.uprights(edges, picture);
         Optional<LineFamily> levels = LineFamily.levels(edges, picture);
         boolean runTogether = Evidence.runTogether(levels);
         List<EdgeLine> asked = edges.stream().filter(isAsked).toList();
         boolean areAll = asked.size() == edges.size();
+        List<Horizon> seen = Evidence.isBuilt(uprights, runTogether) ? List.of() : strongestFirst(horizons.get());
         Evidence evidence = new Evidence(
                 areAll ? uprights : LineFamily.uprights(asked, picture),
                 areAll ? levels : LineFamily.levels(asked, picture),
-                horizons.stream()
-                        .sorted(Comparator.comparingDouble(horizon -> -horizon.strength()))
-                        .toList(),
-                runTogether,
-                Evidence.isBuilt(uprights, runTogether));
+                seen,
+                runTogether);
         List<Answer> clear = evidence.clear();
         List<Answer> offers = evidence.worthALook();
         if (clear.isEmpty()) {
-            return new LevelAsking(Optional.empty(), offers, evidence.whyNot(edges.isEmpty() && horizons.isEmpty()));
+            return new LevelAsking(Optional.empty(), offers, evidence.whyNot(edges.isEmpty() && seen.isEmpty()));
         }
         double least = clear.stream().mapToDouble(Answer::lean).min().orElseThrow();
         double most = clear.stream().mapToDouble(Answer::lean).max().orElseThrow();
@@ -75,6 +74,12 @@ public record LevelAsking(Optional<Answer> claim, List<Answer> offers, FoundLeve
         }
         Answer together = together(clear);
         return new LevelAsking(Optional.of(together), offers, together.by());
+    }
+
+    private static List<Horizon> strongestFirst(List<Horizon> horizons) {
+        return horizons.stream()
+                .sorted(Comparator.comparingDouble(horizon -> -horizon.strength()))
+                .toList();
     }
 
     /** The mean of answers that agree, the more certain counting for more. */

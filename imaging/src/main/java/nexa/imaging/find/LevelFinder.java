@@ -8,17 +8,16 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import nexa.core.find.EdgeLine;
 import nexa.core.find.FoundLevel;
-import nexa.core.find.Horizon;
 import nexa.core.find.LevelAsking;
 import nexa.core.find.LevelClaim;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Point2f;
-import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
@@ -97,11 +96,12 @@ public final class LevelFinder {
         if (isUnwanted.getAsBoolean()) {
             return Optional.empty();
         }
-        List<Horizon> horizons = HorizonFinder.of(bgr, isUnwanted);
-        return isUnwanted.getAsBoolean()
-                ? Optional.empty()
-                : Optional.of(
-                        LevelAsking.of(new nexa.core.geometry.Size(bgr.cols(), bgr.rows()), edges, isSeen, horizons));
+        LevelAsking asking = LevelAsking.of(
+                new nexa.core.geometry.Size(bgr.cols(), bgr.rows()),
+                edges,
+                isSeen,
+                () -> HorizonFinder.of(bgr, isUnwanted));
+        return isUnwanted.getAsBoolean() ? Optional.empty() : Optional.of(asking);
     }
 
     /** The picture turned clockwise, and cut to what it fills. */
@@ -115,13 +115,15 @@ public final class LevelFinder {
         int upper = (int) Math.max(1, height * factor - 2);
         try (Point2f middle = new Point2f((float) (width - 1) / 2, (float) (height - 1) / 2);
                 Mat rotation = opencv_imgproc.getRotationMatrix2D(middle, -degrees, 1);
-                Mat whole = new Mat();
-                Size size = picture.size();
-                Scalar none = new Scalar(0);
-                Rect inside = new Rect((picture.cols() - inner) / 2, (picture.rows() - upper) / 2, inner, upper)) {
+                DoubleIndexer matrix = rotation.createIndexer();
+                Size size = new Size(inner, upper);
+                Scalar none = new Scalar(0)) {
+            matrix.put(0, 2, matrix.get(0, 2) - (picture.cols() - inner) / 2);
+            matrix.put(1, 2, matrix.get(1, 2) - (picture.rows() - upper) / 2);
+            Mat turned = new Mat();
             opencv_imgproc.warpAffine(
-                    picture, whole, rotation, size, opencv_imgproc.INTER_CUBIC, opencv_core.BORDER_REFLECT, none);
-            return whole.apply(inside).clone();
+                    picture, turned, rotation, size, opencv_imgproc.INTER_LINEAR, opencv_core.BORDER_REPLICATE, none);
+            return turned;
         }
     }
 
