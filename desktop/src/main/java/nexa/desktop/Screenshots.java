@@ -53,6 +53,11 @@ final class Screenshots {
             fire("#close-panel");
             fire("#carry");
         }));
+        views.add(Map.entry("find-in-many", () -> {
+            fire("#close-panel");
+            shell.go("sheet");
+            fire("#chosen-find");
+        }));
         views.add(Map.entry("line-up", () -> {
             fire("#close-panel");
             shell.go("lineup");
@@ -132,10 +137,20 @@ final class Screenshots {
         view.getValue().run();
         PauseTransition settle = new PauseTransition(TO_SETTLE);
         settle.setOnFinished(event -> {
-            save(view.getKey());
-            take();
+            if (isLooking()) {
+                settle.playFromStart();
+            } else {
+                save(view.getKey());
+                take();
+            }
         });
         settle.play();
+    }
+
+    /** Whether photos are being looked at, which is seen by the button that stops it. */
+    private boolean isLooking() {
+        Node stop = stage.getScene().lookup("#find-stop");
+        return stop != null && stop.isVisible();
     }
 
     private boolean isAllRead() {

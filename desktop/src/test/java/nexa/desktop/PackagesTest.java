@@ -42,7 +42,7 @@ class PackagesTest {
             "find", Set.of("decode", "pictures"),
             "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
 
-    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series");
+    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series", "find");
 
     private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
             Map.entry("parts", Set.of()),
@@ -51,11 +51,12 @@ class PackagesTest {
             Map.entry("stage", Set.of("parts", "picture")),
             Map.entry("formats", Set.of("parts", "session")),
             Map.entry("series", Set.of("parts", "picture", "session")),
+            Map.entry("find", Set.of("parts", "picture", "session")),
             Map.entry("desk", Set.of("parts", "series", "stage")),
             Map.entry("sheet", SHARED),
             Map.entry("lineup", SHARED),
             Map.entry("handover", SHARED),
-            Map.entry("easel", Set.of("parts", "session", "picture", "formats", "series", "desk", "stage")),
+            Map.entry("easel", Set.of("parts", "session", "picture", "formats", "series", "find", "desk", "stage")),
             Map.entry(
                     "shell",
                     Set.of(

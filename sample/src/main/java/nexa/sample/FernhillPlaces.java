@@ -31,5 +31,28 @@ final class FernhillPlaces {
                 182, false, 0.6, 0, Places.shed(), new Vec(1.6, 1.2, 6.2), new Vec(1.1, 2.5, 0), 52, new SkyLight()));
         photos.add(Take.place(183, true, 0, 0, List.of(), new Vec(0, 1.7, 9), new Vec(0.4, 1.95, 0), 48, new SkyLight())
                 .withoutHorizon());
+        photos.add(Take.place(
+                184, true, 1.7, 0, List.of(), new Vec(0, 1.7, 9), new Vec(0.3, 1.95, 0), 50, new LakeLight()));
+        photos.add(Take.place(
+                        185,
+                        false,
+                        0,
+                        0,
+                        Places.studio(),
+                        new Vec(0.02, 0.27, 1.5),
+                        new Vec(0, 0.24, 0),
+                        24,
+                        Places.indoors())
+                .withoutHorizon());
+        photos.add(Take.place(
+                186,
+                false,
+                -0.9,
+                0,
+                Places.shed(),
+                new Vec(0.35, 0.4, 4.4),
+                new Vec(0.25, 1.75, 0),
+                66,
+                new SkyLight()));
     }
 }

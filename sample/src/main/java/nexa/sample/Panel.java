@@ -10,7 +10,8 @@ final class Panel implements Surface {
         SHELF(0xB08A5E, 0x8A6642),
         PLASTER(0xD6D1C6, 0xC2BCB0),
         DOOR(0x3F5B57, 0x2B403D),
-        GRASS(0x6F8046, 0x45552B);
+        GRASS(0x6F8046, 0x45552B),
+        BACKDROP(0xA9A7A3, 0xA19F9B);
 
         private final Vec light;
         private final Vec dark;
@@ -28,6 +29,7 @@ final class Panel implements Surface {
                 case BRICK -> brick(x, y);
                 case ROOF -> slates(x, y);
                 case SHELF -> light.mix(dark, Noise.layered(x * 3, y * 60, 7, 4));
+                case BACKDROP -> light.mix(dark, Noise.layered(x * 1.5, y * 1.5, 8, 2));
                 case PLASTER -> light.mix(dark, Noise.layered(x * 4, y * 4, 5, 5));
                 case GRASS ->
                     light.mix(

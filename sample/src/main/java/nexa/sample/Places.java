@@ -45,6 +45,13 @@ final class Places {
         };
     }
 
+    /** A bust before a plain backdrop. */
+    static List<Surface> studio() {
+        return List.of(
+                PotShapes.bust(0, 0, 1, Glaze.cream(0.015)),
+                new Panel(new Vec(-4, -2, -1.1), new Vec(8, 0, 0), new Vec(0, 6, 0), Panel.Finish.BACKDROP));
+    }
+
     /** The kiln shed with its boards, slates and brick chimney. */
     static List<Surface> shed() {
         List<Surface> things = new ArrayList<>();

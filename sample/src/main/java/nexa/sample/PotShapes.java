@@ -66,6 +66,18 @@ final class PotShapes {
                         0.024, 0.312, 0.026, 0.32));
     }
 
+    /** A bust without a face, {@code size} times 0.42 m tall. */
+    static Pot bust(double x, double z, double size, Glaze glaze) {
+        return Pot.thrown(
+                x,
+                z,
+                glaze,
+                0.008 * size,
+                scaled(
+                        size, 0.075, 0, 0.08, 0.02, 0.072, 0.035, 0.13, 0.09, 0.155, 0.13, 0.12, 0.17, 0.055, 0.2, 0.05,
+                        0.235, 0.075, 0.275, 0.086, 0.325, 0.072, 0.38, 0.03, 0.415, 0.012, 0.42));
+    }
+
     private static double[] scaled(double size, double... outline) {
         double[] result = outline.clone();
         for (int i = 0; i < result.length; i++) {

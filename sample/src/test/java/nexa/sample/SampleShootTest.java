@@ -46,16 +46,16 @@ class SampleShootTest {
     }
 
     @Test
-    void thirtySixPhotosWideTallAndSquareInLittleRoom() throws Exception {
+    void thirtyNinePhotosWideTallAndSquareInLittleRoom() throws Exception {
         Map<Lane, Long> lanes = reading.facts().values().stream()
                 .collect(Collectors.groupingBy(facts -> Lane.of(facts.pixels().size()), Collectors.counting()));
-        assertThat(files).hasSize(36);
-        assertThat(lanes).containsExactlyInAnyOrderEntriesOf(Map.of(Lane.WIDE, 23L, Lane.TALL, 12L, Lane.SQUARE, 1L));
+        assertThat(files).hasSize(39);
+        assertThat(lanes).containsExactlyInAnyOrderEntriesOf(Map.of(Lane.WIDE, 24L, Lane.TALL, 14L, Lane.SQUARE, 1L));
         long bytes = 0;
         for (String file : files) {
             bytes += Files.size(PHOTOS.resolve(file));
         }
-        assertThat(bytes).isLessThan(20_000_000);
+        assertThat(bytes).isLessThan(21_000_000);
     }
 
     @Test

@@ -150,6 +150,11 @@ public final class ShootFolder implements AutoCloseable {
         return folder;
     }
 
+    /** What was found in its photos before; read from the disk, so not for the JavaFX thread. */
+    public FoundLevels foundLevels() {
+        return FoundLevels.of(folder, places.userData());
+    }
+
     /** The shoot as it was opened or saved last. */
     public Shoot shoot() {
         return saving.shoot();

@@ -63,6 +63,10 @@ final class TwoPlaces implements AutoCloseable {
     }
 
     /** Whether nothing can be written, because another window does or no lock was taken. */
+    UserData userData() {
+        return userData;
+    }
+
     boolean isReadOnly() {
         return isReadOnly;
     }

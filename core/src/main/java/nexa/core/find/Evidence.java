@@ -13,10 +13,12 @@ import nexa.core.level.LevelLine;
  * @param runTogether whether the level lines run together in the distance
  */
 record Evidence(
-        Optional<LineFamily> uprights,
-        Optional<LineFamily> levels,
-        List<Horizon> horizons,
-        boolean runTogether) {
+        Optional<LineFamily> uprights, Optional<LineFamily> levels, List<Horizon> horizons, boolean runTogether) {
+    /** A line that is seen better by so much, and lies otherwise by so many degrees, speaks against another. */
+    private static final double BETTER = 0.08;
+
+    private static final double CONTRADICTS = 0.15;
+
     /** With so many uprights, in diagonals, what looks like a horizon is a building's. */
     private static final double BUILT = 1.5;
 
@@ -29,7 +31,9 @@ record Evidence(
         uprights.filter(Evidence::areClearUprights).ifPresent(family -> clear.add(answer(family, true)));
         levels.filter(family -> areClearLevels(family) && !runTogether)
                 .ifPresent(family -> clear.add(answer(family, false)));
-        List<Horizon> seen = horizons.stream().filter(Horizon::isClear).toList();
+        List<Horizon> seen = horizons.stream()
+                .filter(horizon -> horizon.isClear() && !isContradicted(horizon))
+                .toList();
         // Several that lie apart by more than a little: none of them is the horizon for certain.
         if (!seen.isEmpty()) {
             double least = seen.stream().mapToDouble(Horizon::lean).min().orElseThrow();
@@ -41,6 +45,14 @@ record Evidence(
         return clear;
     }
 
+    /** Whether a line that is seen better lies otherwise: of a shore and its trees' reflection the shore is right. */
+    private boolean isContradicted(Horizon horizon) {
+        return horizons.stream()
+                .filter(Horizon::isWorthALook)
+                .anyMatch(other -> other.strength() > horizon.strength() + BETTER
+                        && Math.abs(other.lean() - horizon.lean()) > CONTRADICTS);
+    }
+
     /** What is worth being offered. */
     List<LevelAsking.Answer> worthALook() {
         return Stream.of(
@@ -49,10 +61,7 @@ record Evidence(
                                 .filter(family -> areLevelsWorthALook(family) && !runTogether)
                                 .map(family -> answer(family, false))
                                 .stream(),
-                        horizons.stream()
-                                        .filter(Horizon::isWorthALook)
-                                        .limit(2)
-                                        .map(Evidence::answer))
+                        horizons.stream().filter(Horizon::isWorthALook).limit(2).map(Evidence::answer))
                 .flatMap(answers -> answers)
                 .sorted((one, other) -> Double.compare(other.weight(), one.weight()))
                 .toList();
@@ -141,6 +150,7 @@ record Evidence(
     static boolean runTogether(Optional<LineFamily> levels) {
         return levels.filter(family -> family.count() >= 4
                         && Math.abs(family.convergence()) - 2 * family.spread().convergence() > 0.15
+                        && family.spread().convergence() <= 0.06
                         && family.share() > 0.5
                         && family.spread().halves() <= 0.3)
                 .isPresent();

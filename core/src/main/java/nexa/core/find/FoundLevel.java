@@ -2,7 +2,6 @@ package nexa.core.find;
 
 import java.util.List;
 import nexa.core.geometry.Angle;
-import nexa.core.geometry.Require;
 import nexa.core.level.LevelLine;
 
 /**
@@ -41,9 +40,11 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
         }
     }
 
+    /** @throws IllegalArgumentException for NaN and infinities, and an uncertainty below 0 */
     public FoundLevel {
-        Require.finite("lean", lean);
-        Require.finite("uncertainty", uncertainty);
+        if (!Double.isFinite(lean) || !(uncertainty >= 0)) {
+            throw new IllegalArgumentException("a lean of " + lean + "° ± " + uncertainty + "° is none");
+        }
         lines = List.copyOf(lines);
     }
 

@@ -18,6 +18,7 @@ import nexa.core.geometry.Segment;
  * @param thirds by how many degrees a third of it differs at the most
  * @param step how much the colours above and below differ, against how much that difference varies
  * @param contrast of the colours just above and just below, in levels
+ * @param fall how much brighter it is above than below, in levels
  * @param calmAbove the lower quartile of the texture just above it, in levels a pixel
  * @param calmBelow the same below
  * @param textureAbove the median of the texture just above
@@ -38,6 +39,7 @@ public record HorizonEdge(
         double thirds,
         double step,
         double contrast,
+        double fall,
         double calmAbove,
         double calmBelow,
         double textureAbove,
@@ -48,6 +50,9 @@ public record HorizonEdge(
     private static final double FAR = 9;
 
     private static final double LEAST_CONTRAST = 5;
+    /** The sky is brighter than the land; what is darker above may be snow, or the edge of a table. */
+    private static final double LEAST_FALL = -3;
+
     private static final double EDGE = 0.06;
 
     @Override
@@ -57,7 +62,10 @@ public record HorizonEdge(
 
     @Override
     public boolean isClear() {
-        return isOneStraightEdge(MOST_LEAN) && hasCalmSide() && (isPlain() || hasGaps() || isUnderSky());
+        return isOneStraightEdge(MOST_LEAN)
+                && hasCalmSide()
+                && fall >= LEAST_FALL
+                && (isPlain() || hasGaps() || isUnderSky());
     }
 
     private boolean isOneStraightEdge(double mostLean) {

@@ -8,11 +8,11 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 
 /**
- * Lines traced along what should be level or upright, in the photo's pixels.
+ * Lines along what should be level or upright, traced or found, in the photo's pixels.
  *
  * @param lines in the order they were drawn
  */
-public record Trace(List<Segment> lines) {
+public record Trace(List<LevelLine> lines) {
     public static final Trace NONE = new Trace(List.of());
 
     /** Lines that differ by more degrees than this disagree. */
@@ -49,29 +49,38 @@ public record Trace(List<Segment> lines) {
         return Math.abs(leanOnScreen(line, angle)) < LEVEL_ALREADY;
     }
 
+    /** With a line traced by hand. */
     public Trace with(Segment line) {
-        List<Segment> more = new ArrayList<>(lines);
-        more.add(line);
+        List<LevelLine> more = new ArrayList<>(lines);
+        more.add(LevelLine.of(line));
         return new Trace(more);
     }
 
+    /** Where they lie. */
+    public List<Segment> segments() {
+        return lines.stream().map(LevelLine::segment).toList();
+    }
+
     public Trace without(int index) {
-        List<Segment> fewer = new ArrayList<>(lines);
+        List<LevelLine> fewer = new ArrayList<>(lines);
         fewer.remove(index);
         return new Trace(fewer);
     }
 
     /** The angle all lines give together; empty without lines. */
     public Optional<Angle> angle() {
-        return lines.isEmpty() ? Optional.empty() : Optional.of(TracedLevel.of(lines));
+        return lines.isEmpty()
+                ? Optional.empty()
+                : Optional.of(TracedLevel.of(
+                        lines.stream().map(LevelLine::straightened).toList()));
     }
 
     /** The most by which two of the lines differ, in degrees, 0 … 45. */
     public double disagreement() {
         double most = 0;
-        for (Segment one : lines) {
-            for (Segment other : lines) {
-                double off = Math.abs(TracedLevel.lean(one) - TracedLevel.lean(other));
+        for (LevelLine one : lines) {
+            for (LevelLine other : lines) {
+                double off = Math.abs(one.lean() - other.lean());
                 most = Math.max(most, Math.min(off, 90 - off));
             }
         }

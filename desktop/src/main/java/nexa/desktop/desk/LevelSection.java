@@ -22,6 +22,9 @@ import org.kordamp.ikonli.feather.Feather;
 public final class LevelSection {
     /** What can be done with the level. */
     public interface Actions extends Vernier.Listener {
+        /** Finds the photo's level. */
+        void find();
+
         /** Takes the tool for tracing, or puts it down again. */
         void trace();
 
@@ -61,6 +64,9 @@ public final class LevelSection {
         trace = Parts.toggle("level.trace", "choice");
         trace.setId("trace");
         trace.setOnAction(event -> actions.trace());
+        Button find = Parts.button("level.find", actions::find, "small-button");
+        find.setId("find-level");
+        find.setMinWidth(Region.USE_PREF_SIZE);
         asShot = Parts.button("level.asShot", () -> turn(0), "small-button");
         HBox row = new HBox(
                 4,
@@ -74,7 +80,9 @@ public final class LevelSection {
         row.setAlignment(Pos.CENTER_LEFT);
         trace.setMinWidth(Region.USE_PREF_SIZE);
         asShot.setMinWidth(Region.USE_PREF_SIZE);
-        node = new VBox(2, part.head(), vernier, row);
+        HBox head = new HBox(part.head(), Parts.spacer(), find);
+        head.setAlignment(Pos.CENTER_LEFT);
+        node = new VBox(2, head, vernier, row);
         node.getStyleClass().add("desk-section");
         node.setPrefWidth(TextSize.scaled(WIDTH));
         part.with(node, TextSize.scaled(WIDTH));

@@ -22,6 +22,7 @@ final class EaselKeys {
     private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
+    private final FindLevel find;
     private final PhotoActions actions;
     private final EaselSettings settings;
     private final StageLooks looks;
@@ -30,12 +31,14 @@ final class EaselKeys {
             ShootSession session,
             PhotoStage stage,
             StageHand hand,
+            FindLevel find,
             PhotoActions actions,
             EaselSettings settings,
             StageLooks looks) {
         this.session = session;
         this.stage = stage;
         this.hand = hand;
+        this.find = find;
         this.actions = actions;
         this.settings = settings;
         this.looks = looks;
@@ -87,7 +90,10 @@ final class EaselKeys {
             case MINUS, SUBTRACT -> hand.gestures().tighten(-1);
             case COMMA, LESS -> hand.gestures().turnBy(-turn);
             case PERIOD, GREATER -> hand.gestures().turnBy(turn);
-            case L -> hand.tools().take(Tools.Tool.TRACE);
+            case L -> {
+                find.forget();
+                hand.tools().take(Tools.Tool.TRACE);
+            }
             case N -> hand.tools().take(Tools.Tool.DRAW);
             case P -> hand.tools().take(Tools.Tool.SUBJECT);
             case LEFT -> arrow(-1, 0, key);
@@ -121,6 +127,7 @@ final class EaselKeys {
         switch (key.getCode()) {
             case PAGE_DOWN -> step(1);
             case PAGE_UP -> step(-1);
+            case F -> find(key);
             case C -> actions.carry();
             case S -> actions.mark(Mark.SELECT);
             case DELETE -> actions.mark(Mark.OUT);
@@ -130,6 +137,14 @@ final class EaselKeys {
             }
         }
         return true;
+    }
+
+    private void find(KeyEvent key) {
+        if (key.isShiftDown()) {
+            actions.findInMany();
+        } else {
+            find.find();
+        }
     }
 
     private void step(int places) {
@@ -159,7 +174,10 @@ final class EaselKeys {
             case B -> looks.showBare(true);
             case U -> stage.setUncropped(true);
             case SPACE -> hand.mouse().setMovesView(true);
-            case ESCAPE -> hand.tools().putAllDown();
+            case ESCAPE -> {
+                find.forget();
+                hand.tools().putAllDown();
+            }
             default -> {
                 return false;
             }

@@ -39,6 +39,7 @@ public final class EaselView extends View {
     private final StageHand hand;
     private final StageHint hint;
     private final TracedLines traced;
+    private final FindLevel find;
     private final StageLooks looks;
     private final EaselKeys keys;
     private final Desk desk;
@@ -67,15 +68,16 @@ public final class EaselView extends View {
         this.hand = new StageHand(session, stage, new Hearing());
         this.hint = new StageHint(stage, hand.tool());
         this.traced = new TracedLines(stage, hand);
+        this.find = new FindLevel(session, stage, hand, this::say);
         PhotoActions actions = new PhotoActions(session, overlays, hand::letGoOfAll);
         this.step = new StepSection(actions);
         this.desk = new Desk(
-                new LevelSection(new Levelling(stage, hand, actions, messages)),
+                new LevelSection(new Levelling(stage, hand, find, actions, messages)),
                 new GuideSection(settings, () -> session.shoot().formats()),
                 new CropSection(new CropNumbers(session, stage, hand.gestures(), overlays, this::say, messages)),
                 step);
         this.looks = new StageLooks(session, settings, stage, hand.gestures(), desk.guides());
-        this.keys = new EaselKeys(session, stage, hand, actions, settings, looks);
+        this.keys = new EaselKeys(session, stage, hand, find, actions, settings, looks);
         this.again = Parts.button("again.read", actions::readAgain);
         this.formats = new FormatsColumn(
                 session, kept, overlays, hand.gestures()::turnCrop, new AroundSection(settings).node());
@@ -83,7 +85,7 @@ public final class EaselView extends View {
         node.setTop(proofs.node());
         node.setLeft(formats.node());
         node.setCenter(work());
-        new StageMenu(session, hand.gestures(), hand.tools(), actions).listenTo(stage);
+        new StageMenu(session, hand.gestures(), hand.tools(), find, actions).listenTo(stage);
         listen();
         tellStanding();
     }
@@ -149,6 +151,7 @@ public final class EaselView extends View {
     }
 
     private void refreshAnew() {
+        find.forget();
         hand.beginAnew();
         refresh();
         looks.showGuides();
@@ -225,7 +228,8 @@ public final class EaselView extends View {
 
     @Override
     public void finish() {
-        hand.gestures().finish();
+        find.forget();
+        hand.letGoOfAll();
         hand.tools().putDown();
     }
 

@@ -11,12 +11,14 @@ import nexa.desktop.stage.PhotoStage;
 final class Levelling implements LevelSection.Actions {
     private final PhotoStage stage;
     private final StageHand hand;
+    private final FindLevel find;
     private final PhotoActions actions;
     private final Consumer<String> messages;
 
-    Levelling(PhotoStage stage, StageHand hand, PhotoActions actions, Consumer<String> messages) {
+    Levelling(PhotoStage stage, StageHand hand, FindLevel find, PhotoActions actions, Consumer<String> messages) {
         this.stage = stage;
         this.hand = hand;
+        this.find = find;
         this.actions = actions;
         this.messages = messages;
     }
@@ -33,7 +35,14 @@ final class Levelling implements LevelSection.Actions {
     }
 
     @Override
+    public void find() {
+        find.find();
+        stage.requestFocus();
+    }
+
+    @Override
     public void trace() {
+        find.forget();
         hand.tools().take(Tools.Tool.TRACE);
         stage.requestFocus();
     }

@@ -13,6 +13,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.desk.StartKind;
 import nexa.desktop.desk.StepSection;
+import nexa.desktop.find.FindPanel;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.series.CarryPanel;
 import nexa.desktop.series.PhotoEdits;
@@ -107,6 +108,12 @@ final class PhotoActions implements StepSection.Actions {
     public void carry() {
         first.run();
         CarryPanel.open(session, overlays);
+    }
+
+    /** Finds the levels of many photos. */
+    void findInMany() {
+        first.run();
+        FindPanel.open(session, overlays);
     }
 
     @Override

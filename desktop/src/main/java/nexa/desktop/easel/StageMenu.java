@@ -16,12 +16,14 @@ final class StageMenu {
     private final ShootSession session;
     private final CropGestures gestures;
     private final Tools tools;
+    private final FindLevel find;
     private final PhotoActions actions;
 
-    StageMenu(ShootSession session, CropGestures gestures, Tools tools, PhotoActions actions) {
+    StageMenu(ShootSession session, CropGestures gestures, Tools tools, FindLevel find, PhotoActions actions) {
         this.session = session;
         this.gestures = gestures;
         this.tools = tools;
+        this.find = find;
         this.actions = actions;
     }
 
@@ -35,6 +37,7 @@ final class StageMenu {
 
     private List<MenuItem> items() {
         List<MenuItem> items = new ArrayList<>(List.of(
+                item("menu.find", find::find),
                 item("menu.trace", () -> tools.take(Tools.Tool.TRACE)),
                 item("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
                 item("menu.largest", gestures::largest),

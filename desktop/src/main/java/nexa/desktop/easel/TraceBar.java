@@ -5,7 +5,6 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import nexa.core.level.Trace;
-import nexa.core.level.TracedLevel;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
@@ -55,7 +54,7 @@ final class TraceBar extends HBox {
     }
 
     private HBox line(Trace trace, int index) {
-        String lean = Words.number(TracedLevel.lean(trace.lines().get(index)), 1);
+        String lean = Words.number(trace.lines().get(index).lean(), 1);
         HBox line = new HBox(2);
         line.setAlignment(Pos.CENTER);
         if (trace.disagrees()) {

@@ -7,6 +7,7 @@ import nexa.core.crop.PutOnGuide;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.level.LevelLine;
 import nexa.core.level.Trace;
 import nexa.core.level.TracedLevel;
 import nexa.core.shoot.Edit;
@@ -37,7 +38,7 @@ final class Tracing implements DragTool.Use {
     public void during(Point from, Point to, DragTool.Held held) {
         stage.projection().ifPresent(projection -> {
             Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
-            List<Segment> lines = held.control() ? trace.with(line).lines() : List.of(line);
+            List<Segment> lines = held.control() ? trace.with(line).segments() : List.of(line);
             stage.overlay().onPhoto().show(lines);
             say.accept(lean(line, from.distance(to), projection.angle()));
         });
@@ -76,7 +77,7 @@ final class Tracing implements DragTool.Use {
         Angle before = session.photo().orElseThrow().angle();
         Optional<Angle> angle = trace.angle().filter(found -> !trace.disagrees());
         boolean isLevel =
-                trace.lines().size() == 1 && Trace.isLevel(trace.lines().get(0), before);
+                trace.lines().size() == 1 && Trace.isLevel(trace.lines().get(0).straightened(), before);
         if (isLevel) {
             say.accept(Words.get("trace.already"));
         } else {
@@ -91,8 +92,14 @@ final class Tracing implements DragTool.Use {
                         Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(angle))));
     }
 
+    /** Keeps the lines at hand by which the photo was levelled. */
+    void keep(List<LevelLine> lines) {
+        trace = new Trace(lines);
+        show();
+    }
+
     private void show() {
-        stage.overlay().onPhoto().show(trace.lines());
+        stage.overlay().onPhoto().show(trace.segments());
         changed.accept(trace);
     }
 
@@ -103,9 +110,9 @@ final class Tracing implements DragTool.Use {
 
     /** Levels by one of the lines alone. */
     void choose(int index) {
-        Segment chosen = trace.lines().get(index);
-        trace = Trace.NONE.with(chosen);
-        turn(TracedLevel.of(chosen));
+        LevelLine chosen = trace.lines().get(index);
+        trace = new Trace(List.of(chosen));
+        turn(TracedLevel.of(chosen.straightened()));
         show();
     }
 
@@ -118,7 +125,7 @@ final class Tracing implements DragTool.Use {
                         PutOnGuide.line(
                                 crop.outline(),
                                 crop.crop(),
-                                trace.lines().get(trace.lines().size() - 1))));
+                                trace.segments().get(trace.lines().size() - 1))));
     }
 
     /** Forgets the lines. */

@@ -4,6 +4,12 @@ import javafx.scene.layout.Region;
 
 /** Where a view shows a panel over the window. */
 public interface Overlays {
+    /** A panel in which there is a step back before it closes. */
+    interface Inner {
+        /** Goes a step back; false if there is none, and the panel closes. */
+        boolean back();
+    }
+
     /** Shows a panel in the middle; Escape or a click beside it closes it. */
     void show(Region panel);
 

@@ -40,6 +40,7 @@ public final class ShootSession {
     private final ShootEdits edits;
     private final PhotoReading reading;
     private final FolderChanges changes;
+    private final LevelFinding levels;
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = Background.latest(standing::set);
     private Crops crops;
@@ -60,6 +61,7 @@ public final class ShootSession {
         this.reading = new PhotoReading(folder.path(), shoot, pictures, turns, this::readAll);
         this.changes = new FolderChanges(
                 folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
+        this.levels = new LevelFinding(folder);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -152,6 +154,11 @@ public final class ShootSession {
     /** What happens in the folder meanwhile. */
     public FolderChanges changes() {
         return changes;
+    }
+
+    /** Finds levels. */
+    public LevelFinding levels() {
+        return levels;
     }
 
     /** The file of the photo worked on. */
@@ -271,6 +278,7 @@ public final class ShootSession {
         changes.stop();
         reading.stop();
         pictures.close();
+        levels.close();
         return edits.close();
     }
 }

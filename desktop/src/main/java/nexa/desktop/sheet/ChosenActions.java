@@ -11,6 +11,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.find.FindPanel;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.TypedAngle;
 import nexa.desktop.parts.Words;
@@ -63,6 +64,11 @@ final class ChosenActions {
     /** Carries the crop of the photo worked on to the others. */
     void carry() {
         CarryPanel.open(session, overlays);
+    }
+
+    /** Finds the levels of many photos. */
+    void find() {
+        FindPanel.open(session, overlays);
     }
 
     /** Puts the names of all photos marked out on the clipboard, a line each. */

@@ -51,7 +51,9 @@ final class ChosenPanel {
                 small("chosen.out", () -> actions.edits().mark(Mark.OUT)),
                 small("chosen.done", actions.edits()::done));
         HBox level = row(Parts.label(Words.get("chosen.angle"), "small", "quiet"), angle, more());
-        HBox across = row(Parts.button("step.carry", actions::carry, "main-action", "carry"));
+        HBox across = row(
+                Parts.button("step.carry", actions::carry, "main-action", "carry"),
+                small("chosen.find", actions::find));
         node = new VBox(7, title, common, marks, level, across);
         subscriptions.listen(session.chosenProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refresh);

@@ -13,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.message.EnumName;
 import nexa.desktop.parts.Parts;
@@ -36,7 +37,7 @@ final class LooksList {
     private final Runnable openEasel;
     private final Label title = Parts.label("", "section-title");
     private final VBox groups = new VBox(3);
-    private final VBox node = new VBox(6, title, groups);
+    private final VBox node;
     private final Map<LooksByReason.Reason, Boolean> opened = new EnumMap<>(LooksByReason.Reason.class);
     private final Latest<LooksByReason> looking = Background.latest(this::show);
     private final Subscriptions subscriptions = new Subscriptions();
@@ -47,11 +48,18 @@ final class LooksList {
      *
      * @param choose takes the files of a reason to be chosen on the sheet
      * @param openEasel opens the photo worked on, on the easel
+     * @param find finds the levels of photos that are not done
      */
-    LooksList(ShootSession session, Consumer<List<String>> choose, Runnable openEasel) {
+    LooksList(ShootSession session, Consumer<List<String>> choose, Runnable openEasel, Runnable find) {
         this.session = session;
         this.choose = choose;
         this.openEasel = openEasel;
+        Button levels = Parts.button("panel.find", find, "flat", "small-button");
+        levels.setId("panel-find");
+        levels.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(5, title, Parts.spacer(), levels);
+        head.setAlignment(Pos.CENTER_LEFT);
+        this.node = new VBox(6, head, groups);
         subscriptions.listen(session.shootProperty(), this::look);
         subscriptions.listen(session.readingProperty(), this::look);
         subscriptions.listen(session.formatProperty(), this::look);

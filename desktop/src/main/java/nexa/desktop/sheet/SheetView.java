@@ -16,6 +16,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
+import nexa.desktop.find.FindPanel;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
@@ -63,8 +64,15 @@ public final class SheetView extends View {
         this.choosing = new Choosing(session);
         this.actions = new ChosenActions(session, choosing, overlays, messages);
         this.chosen = new ChosenPanel(session, choosing, actions);
-        this.panel =
-                new SheetPanel(session, chosen.node(), new LooksList(session, this::choose, openEasel), openFolder);
+        this.panel = new SheetPanel(
+                session,
+                chosen.node(),
+                new LooksList(
+                        session,
+                        this::choose,
+                        openEasel,
+                        () -> FindPanel.open(session, overlays, FindPanel.Whom.NOT_DONE)),
+                openFolder);
         this.sheet = VirtualFlow.createVertical(rows.list(), this::newCell);
         sheet.setFocusTraversable(true);
         sheet.setId("sheet");
@@ -229,6 +237,12 @@ public final class SheetView extends View {
             case S -> actions.edits().mark(Mark.SELECT);
             case DELETE -> actions.edits().mark(Mark.OUT);
             case C -> actions.carry();
+            case F -> {
+                if (!key.isShiftDown()) {
+                    return false;
+                }
+                actions.find();
+            }
             case ESCAPE -> session.chosenProperty().set(Set.of());
             case PAGE_DOWN -> session.step(1);
             case PAGE_UP -> session.step(-1);

@@ -27,6 +27,7 @@ final class KeysPage extends StackPane {
             "largest",
             "draw",
             "trace",
+            "find",
             "turnPhoto",
             "quarter",
             "subject",

@@ -40,7 +40,9 @@ final class OverlayLayer implements Overlays {
         // A filter: some controls take the key for themselves even when they have nothing to close.
         place.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
-                close();
+                if (!(panel instanceof Inner inner && inner.back())) {
+                    close();
+                }
                 event.consume();
             }
         });

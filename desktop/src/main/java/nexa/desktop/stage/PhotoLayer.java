@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
@@ -26,6 +27,8 @@ public final class PhotoLayer extends Pane {
 
     private static final List<Pos> PLACES =
             List.of(Pos.BOTTOM_CENTER, Pos.TOP_CENTER, Pos.BOTTOM_LEFT, Pos.BOTTOM_RIGHT, Pos.TOP_LEFT, Pos.TOP_RIGHT);
+
+    private static final PseudoClass PROPOSED = PseudoClass.getPseudoClass("proposed");
 
     /** The subject in the photo's pixels; a radius of 0 is none. */
     public record Spot(Point at, double radius) {}
@@ -54,9 +57,20 @@ public final class PhotoLayer extends Pane {
         show(Optional.empty());
     }
 
-    /** Lines in the photo's pixels. */
+    /** Lines in the photo's pixels, which were drawn or taken. */
     public void show(List<Segment> newSegments) {
+        show(newSegments, false);
+    }
+
+    /** Lines in the photo's pixels, which are proposed: dashed. */
+    public void propose(List<Segment> newSegments) {
+        show(newSegments, true);
+    }
+
+    private void show(List<Segment> newSegments, boolean isProposed) {
         segments = newSegments;
+        lines.pseudoClassStateChanged(PROPOSED, isProposed);
+        halo.pseudoClassStateChanged(PROPOSED, isProposed);
         projection.ifPresent(this::lay);
     }
 

@@ -45,7 +45,7 @@ final class HorizonMeasure {
         ColourPlanes picture = line.strips().picture;
         double[] above = textures(-1);
         double[] below = textures(1);
-        double step = step();
+        Step step = step();
         double left = across[0];
         double right = across[across.length - 1];
         double middle = (left + right) / 2;
@@ -66,8 +66,9 @@ final class HorizonMeasure {
                 Math.abs(Numbers.polynomial(across, rest, 2)[2]) / q,
                 Double.isNaN(halves) ? 9 : halves,
                 thirds(left, right),
-                step,
+                step.size(),
                 line.strips().contrast(line.isOn()),
+                step.fall(),
                 Numbers.quantile(above, 0.25),
                 Numbers.quantile(below, 0.25),
                 Numbers.median(above),
@@ -139,8 +140,15 @@ final class HorizonMeasure {
         return Arrays.copyOf(textures, n);
     }
 
-    /** How far the colours above and below are apart, against how much that varies from strip to strip. */
-    private double step() {
+    /**
+     * How far the colours above and below are apart.
+     *
+     * @param size against how much that varies from strip to strip
+     * @param fall how much brighter it is above
+     */
+    private record Step(double size, double fall) {}
+
+    private Step step() {
         int n = 0;
         double[][] differences = new double[SmallPicture.CHANNELS][Strips.COUNT];
         for (int i = 0; i < Strips.COUNT; i++) {
@@ -156,7 +164,7 @@ final class HorizonMeasure {
             }
         }
         if (n <= 8) {
-            return 0;
+            return new Step(0, 0);
         }
         double[] usual = new double[SmallPicture.CHANNELS];
         double length = 1e-9;
@@ -174,7 +182,7 @@ final class HorizonMeasure {
         double middle = Numbers.median(along);
         double varies = Numbers.median(
                 Arrays.stream(along).map(v -> Math.abs(v - middle)).toArray());
-        return length / (1.48 * varies + 3);
+        return new Step(length / (1.48 * varies + 3), -usual[0]);
     }
 
     private double mean(Window window, int channel) {

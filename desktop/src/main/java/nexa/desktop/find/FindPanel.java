@@ -1,0 +1,262 @@
+package nexa.desktop.find;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javafx.animation.PauseTransition;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import nexa.core.find.FoundLevel;
+import nexa.core.find.TakeLevels;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Lane;
+import nexa.core.shoot.Mark;
+import nexa.core.shoot.Photo;
+import nexa.desktop.parts.Choices;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
+import nexa.desktop.session.ShootSession;
+import org.fxmisc.flowless.VirtualFlow;
+import org.fxmisc.flowless.VirtualizedScrollPane;
+
+/** Finds levels in many photos: shows what was found, and takes what is ticked as one edit. */
+public final class FindPanel extends VBox implements Overlays.Inner {
+    private static final int ACROSS = 4;
+    private static final double HEIGHT = 470;
+    /** What comes in is shown so often at most. */
+    private static final Duration SETTLE = Duration.millis(150);
+
+    /** In which photos it is found. */
+    public enum Whom {
+        CHOSEN,
+        LANE,
+        EVERYTHING,
+        NOT_DONE
+    }
+
+    private final ShootSession session;
+    private final Runnable close;
+    private final FoundList found = new FoundList();
+    private final FindInMany finding;
+    private final ObservableList<FoundList.Row> rows = FXCollections.observableArrayList();
+    private final List<FoundCell> cells = new ArrayList<>();
+    private final PauseTransition settle = new PauseTransition(SETTLE);
+    private final Choices<Whom> whom;
+    private final Label progress = Parts.label("", "quiet");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final Button stop = Parts.button("find.stop", this::stopOrGoOn, "small-button");
+    private final Button take = Parts.button("find.take", this::take, "main-action");
+    private final StackPane place = new StackPane();
+    private final VirtualFlow<FoundList.Row, FoundCell> flow;
+    private final Node list;
+    private final FoundLarge large;
+    private List<String> files = List.of();
+    private boolean isStopped;
+
+    /** Opens it for the chosen photos where there are several, else for all. */
+    public static void open(ShootSession session, Overlays overlays) {
+        Set<String> chosen = session.chosenProperty().get();
+        open(session, overlays, chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING);
+    }
+
+    /** Opens it. */
+    public static void open(ShootSession session, Overlays overlays, Whom first) {
+        if (!session.photos().isEmpty()) {
+            overlays.show(new FindPanel(session, overlays::close, first));
+        }
+    }
+
+    private FindPanel(ShootSession session, Runnable close, Whom first) {
+        this.session = session;
+        this.close = close;
+        this.finding = new FindInMany(session.levels(), this::add);
+        getStyleClass().add("find-panel");
+        setSpacing(12);
+        whom = new Choices<>("find", first, chosen -> look());
+        whom.button(Whom.CHOSEN).setDisable(session.chosenProperty().get().isEmpty());
+        whom.button(Whom.LANE)
+                .setDisable(session.photo().filter(session::isReady).isEmpty());
+        flow = VirtualFlow.createVertical(rows, this::newCell);
+        flow.setId("found");
+        list = new VirtualizedScrollPane<>(flow);
+        large = new FoundLarge(session.pictures(), new Prints());
+        place.setMinHeight(HEIGHT);
+        place.setPrefHeight(HEIGHT);
+        place.getStyleClass().add("found-place");
+        place.getChildren().setAll(list);
+        stop.setId("find-stop");
+        take.setId("find-take");
+        progress.setId("find-progress");
+        settle.setOnFinished(event -> show());
+        getChildren().addAll(heading(), whomRow(), place, foot());
+        // Closed by whatever way: what is still to come is not wanted any more.
+        sceneProperty().addListener((observed, before, now) -> {
+            if (now == null) {
+                finding.stop();
+                settle.stop();
+            }
+        });
+        look();
+    }
+
+    private HBox heading() {
+        HBox heading = new HBox(
+                10,
+                Parts.label(Words.get("find.title"), "page-title"),
+                Parts.label(Words.get("find.lead"), "quiet"),
+                Parts.spacer(),
+                Parts.closeButton(close));
+        heading.setAlignment(Pos.BASELINE_LEFT);
+        return heading;
+    }
+
+    private HBox whomRow() {
+        HBox row = new HBox(5, Parts.label(Words.get("find.whom"), "quiet", "carry-label"));
+        row.getChildren().addAll(whom.buttons());
+        row.getChildren().addAll(Parts.spacer(), progress, bar, stop);
+        bar.setPrefWidth(120);
+        bar.managedProperty().bind(bar.visibleProperty());
+        stop.managedProperty().bind(stop.visibleProperty());
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private HBox foot() {
+        HBox foot = new HBox(12, Parts.label(Words.get("find.foot"), "quiet"), Parts.spacer(), take);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
+    }
+
+    private FoundCell newCell(FoundList.Row row) {
+        FoundCell cell = new FoundCell(session.pictures(), new Prints());
+        cell.updateItem(row);
+        cells.add(cell);
+        return cell;
+    }
+
+    /** What is done with a photo that was looked at. */
+    private final class Prints implements FoundPrint.Actions {
+        @Override
+        public boolean isTicked(String file) {
+            return found.isTicked(file);
+        }
+
+        @Override
+        public void toggle(String file) {
+            found.toggle(file);
+            cells.forEach(FoundCell::again);
+            count();
+        }
+
+        @Override
+        public void open(String file) {
+            List<String> order = found.order(files);
+            large.show(order.stream().map(each -> found.get(each).orElseThrow()).toList(), order.indexOf(file));
+            place.getChildren().setAll(large);
+            large.requestFocus();
+        }
+    }
+
+    @Override
+    public boolean back() {
+        boolean isLarge = place.getChildren().contains(large);
+        if (isLarge) {
+            place.getChildren().setAll(list);
+            cells.forEach(FoundCell::again);
+            list.requestFocus();
+        }
+        return isLarge;
+    }
+
+    private boolean isMeant(Photo photo) {
+        boolean isIn = switch (whom.chosen()) {
+            case CHOSEN -> session.chosenProperty().get().contains(photo.file());
+            case LANE ->
+                session.photo()
+                        .filter(here -> Lane.of(here.size()) == Lane.of(photo.size()))
+                        .isPresent();
+            case EVERYTHING -> true;
+            case NOT_DONE -> !photo.entry(session.formatProperty().get()).isDone();
+        };
+        return isIn && (photo.mark() != Mark.OUT || whom.chosen() == Whom.CHOSEN);
+    }
+
+    private void look() {
+        back();
+        List<Photo> photos = session.photos().stream()
+                .filter(session::isReady)
+                .filter(this::isMeant)
+                .toList();
+        files = photos.stream().map(Photo::file).toList();
+        isStopped = false;
+        finding.look(photos.stream().filter(photo -> !found.has(photo.file())).toList());
+        show();
+    }
+
+    private void stopOrGoOn() {
+        if (isStopped) {
+            look();
+        } else {
+            isStopped = true;
+            finding.stop();
+            show();
+        }
+    }
+
+    private void add(FoundPhoto photo) {
+        found.add(photo);
+        if (settle.getStatus() != PauseTransition.Status.RUNNING) {
+            settle.playFromStart();
+        }
+    }
+
+    private void show() {
+        List<FoundList.Row> fresh = found.rows(files, ACROSS);
+        int top = rows.isEmpty() ? 0 : flow.getFirstVisibleIndex();
+        int same = 0;
+        while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
+            same++;
+        }
+        // Rows that stay as they are need not be drawn anew.
+        if (same < rows.size()) {
+            rows.remove(same, rows.size());
+        }
+        rows.addAll(fresh.subList(same, fresh.size()));
+        if (top < rows.size()) {
+            // What comes in moves nothing that is looked at further than it must.
+            flow.showAsFirst(Math.max(0, top));
+        }
+        long done = found.count(files);
+        boolean isAll = done == files.size();
+        progress.setText(
+                Words.get(isAll ? "find.all" : isStopped ? "find.stopped" : "find.progress", done, files.size()));
+        bar.setVisible(!isAll);
+        bar.setProgress(files.isEmpty() ? 1 : (double) done / files.size());
+        stop.setVisible(!isAll);
+        stop.setText(Words.get(isStopped ? "find.goOn" : "find.stop"));
+        count();
+    }
+
+    private void count() {
+        int count = found.toTake(files, session.shoot()).size();
+        take.setText(Words.get("find.take", count));
+        take.setDisable(count == 0 || session.isReadOnly());
+    }
+
+    private void take() {
+        Map<String, FoundLevel> levels = found.toTake(files, session.shoot());
+        close.run();
+        session.editMany(Edit.Kind.LEVEL, session.formatProperty().get(), shoot -> TakeLevels.of(shoot, levels));
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Finds in many photos at once: what is found is shown before anything is taken. Sheet and easel may open it. Start at {@link
+ * nexa.desktop.find.FindPanel}.
+ */
+package nexa.desktop.find;
