@@ -70,7 +70,6 @@ final class FoundPrint extends ToggleButton {
         String said =
                 FoundWords.found(found.level(), found.photo().angle(), found.group() == FoundPhoto.Group.LEVELLED);
         words.setText(said);
-        setDisable(!found.canBeTaken());
         setAccessibleText(Words.get("find.print", PhotoNames.base(file), said));
         setVisible(true);
         again();

@@ -17,6 +17,8 @@ final class Strips {
     private static final int ROOM = 8;
 
     private static final double CLIP = 30;
+    /** The variance of a colour that is always there, in levels squared. */
+    private static final double NOISE = 9;
 
     final ColourPlanes picture;
     /** The line: y of its middle, and its slope. The middle of the topmost pixel is at 0. */
@@ -116,36 +118,51 @@ final class Strips {
      */
     double contrast(boolean[] used) {
         double square = 0;
-        for (int c = 0; c < ColourPlanes.COLOURS; c++) {
-            double[] differences = new double[COUNT];
-            int count = 0;
-            for (int i = 0; i < COUNT; i++) {
-                if (used[i]) {
-                    differences[count++] = mean(i, c, 3) - mean(i, c, -2);
-                }
-            }
-            double usual = Numbers.median(Arrays.copyOf(differences, count));
-            square += usual * usual;
+        for (double each : usualDifference(used)) {
+            square += each * each;
         }
         return Math.sqrt(square);
     }
 
-    /** The direction in colour that tells above and below apart best (Fisher's linear discriminant), below being more. */
-    private double[] direction(boolean[] used) {
-        int n = ColourPlanes.COLOURS;
-        double[][] differences = new double[COUNT][n];
-        double[] usual = new double[n];
-        for (int c = 0; c < n; c++) {
-            double[] chosen = new double[COUNT];
+    /** By how much each colour below the line usually exceeds the one above. */
+    private double[] usualDifference(boolean[] used) {
+        double[] usual = new double[ColourPlanes.COLOURS];
+        for (int c = 0; c < usual.length; c++) {
+            double[] differences = new double[COUNT];
             int count = 0;
             for (int i = 0; i < COUNT; i++) {
-                differences[i][c] = mean(i, c, 3) - mean(i, c, -2);
                 if (used[i]) {
-                    chosen[count++] = differences[i][c];
+                    differences[count++] = difference(i, c);
                 }
             }
-            usual[c] = Numbers.median(Arrays.copyOf(chosen, count));
+            usual[c] = Numbers.median(Arrays.copyOf(differences, count));
         }
+        return usual;
+    }
+
+    private double difference(int strip, int colour) {
+        return mean(strip, colour, 3) - mean(strip, colour, -2);
+    }
+
+    /** The direction in colour that tells above and below apart best (Fisher's linear discriminant), below being more. */
+    private double[] direction(boolean[] used) {
+        double[] usual = usualDifference(used);
+        double[] direction = LinearSystem.solve(spread(used, usual), usual.clone());
+        double square = 1e-9;
+        double along = 0;
+        for (int c = 0; c < usual.length; c++) {
+            square += direction[c] * direction[c];
+            along += direction[c] * usual[c];
+        }
+        for (int c = 0; c < usual.length; c++) {
+            direction[c] *= (along < 0 ? -1 : 1) / Math.sqrt(square);
+        }
+        return direction;
+    }
+
+    /** How much the differences vary together, and a little more, so that it can always be solved by. */
+    private double[][] spread(boolean[] used, double[] usual) {
+        int n = usual.length;
         double[][] spread = new double[n][n];
         int count = 0;
         for (int i = 0; i < COUNT; i++) {
@@ -153,27 +170,17 @@ final class Strips {
                 count++;
                 for (int a = 0; a < n; a++) {
                     for (int b = 0; b < n; b++) {
-                        spread[a][b] += clipped(differences[i][a] - usual[a]) * clipped(differences[i][b] - usual[b]);
+                        spread[a][b] += clipped(difference(i, a) - usual[a]) * clipped(difference(i, b) - usual[b]);
                     }
                 }
             }
         }
         for (int a = 0; a < n; a++) {
             for (int b = 0; b < n; b++) {
-                spread[a][b] = spread[a][b] / count + (a == b ? 9 : 0);
+                spread[a][b] = spread[a][b] / count + (a == b ? NOISE : 0);
             }
         }
-        double[] direction = LinearSystem.solve(spread, usual.clone());
-        double length = 1e-9;
-        double sign = 0;
-        for (int c = 0; c < n; c++) {
-            length += direction[c] * direction[c];
-            sign += direction[c] * usual[c];
-        }
-        for (int c = 0; c < n; c++) {
-            direction[c] *= (sign < 0 ? -1 : 1) / Math.sqrt(length);
-        }
-        return direction;
+        return spread;
     }
 
     private static double clipped(double value) {
