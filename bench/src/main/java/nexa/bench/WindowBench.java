@@ -17,11 +17,15 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import nexa.core.find.FoundLevel;
 import nexa.core.shoot.Photo;
 import nexa.desktop.NexaApplication;
+import nexa.desktop.session.LevelFinding;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
+import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PictureLevel;
+import nexa.imaging.work.Urgency;
 import nexa.store.UserData;
 
 /**
@@ -69,6 +73,24 @@ public final class WindowBench {
             script.add(() -> drag("photo slid", ".stage", 0.5));
             script.add(() -> drag("turned by the vernier", "#vernier", 0.5));
             script.add(() -> drag("turned by a drag outside", ".stage", 0.06));
+            script.add(this::find);
+            script.add(() -> drag("photo slid while levels are found", ".stage", 0.5));
+            script.add(() -> drag("turned while levels are found", "#vernier", 0.5));
+            next();
+        }
+
+        /** Has the levels of all photos found in the background from now on. */
+        private void find() {
+            ShootSession session = shell.session().orElseThrow();
+            for (Photo photo : session.photos()) {
+                session.levels().find(photo, Urgency.IDLE, new LevelFinding.Listener() {
+                    @Override
+                    public void found(FoundLevel level) {}
+
+                    @Override
+                    public void failed(PhotoProblem problem) {}
+                });
+            }
             next();
         }
 

@@ -25,11 +25,11 @@ class HandOverTest extends WindowTest {
         clickOn("#stop-delivery");
         waitFor(() -> detail().startsWith("Stopped."));
         List<String> first = delivered(folder);
-        assertThat(first.size()).isLessThan(70);
+        assertThat(first.size()).isLessThan(76);
 
         clickOn("#deliver");
         waitFor(() -> detail().contains("there already, just the same"));
-        assertThat(delivered(folder)).hasSize(70).containsAll(first);
+        assertThat(delivered(folder)).hasSize(76).containsAll(first);
         assertThat(folder.resolve("delivery/nexa-files.csv")).exists();
     }
 
@@ -82,10 +82,10 @@ class HandOverTest extends WindowTest {
         waitFor(() ->
                 lookup("#pause-delivery").tryQuery().map(WindowTest::isShown).orElse(false));
         clickOn("#pause-delivery");
-        waitFor(() -> detail().startsWith("70 files delivered"));
+        waitFor(() -> detail().startsWith("76 files delivered"));
         interact(() -> assertThat(shell.mayClose()).isTrue());
-        assertThat(delivered(folder)).hasSize(70);
-        waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 70 files delivered in [\\d.]+ s.*")));
+        assertThat(delivered(folder)).hasSize(76);
+        waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 76 files delivered in [\\d.]+ s.*")));
         push(KeyCode.ESCAPE);
         waitFor(() -> lookup("#delivery-detail").tryQuery().isEmpty());
         awaitStill("#delivered-open");
