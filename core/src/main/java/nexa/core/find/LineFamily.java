@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import nexa.core.geometry.Size;
 import nexa.core.level.LevelLine;
 
@@ -15,6 +16,8 @@ public final class LineFamily {
     private static final int MOST_UPRIGHT_CONVERGENCE = 24;
     private static final int MOST_LEVEL_CONVERGENCE = 16;
     private static final double BESIDE = 12;
+    /** In degrees: so lines of several families that agree are not apart by more than {@link nexa.core.level.Trace#AGREES}. */
+    private static final double JUST = 0.1;
 
     private final LineGroup group;
     private final double[] across;
@@ -161,13 +164,23 @@ public final class LineFamily {
         return sum > 0 ? Math.sqrt(Math.max(0, second / sum - first / sum * (first / sum))) : 0;
     }
 
-    /** Some of the edges, the longest first, none twice, in the picture's pixels. */
+    /**
+     * Some of the edges, what says most first, none twice, in the picture's pixels. Those that lean just as the family does are
+     * taken, or the nearest one if none does.
+     */
     List<LevelLine> longest(int most) {
         List<Integer> order = new ArrayList<>();
         for (int i = 0; i < group.size(); i++) {
-            if (fit.isIn()[i]) {
+            if (fit.isIn()[i] && off(i) <= JUST) {
                 order.add(i);
             }
+        }
+        if (order.isEmpty()) {
+            IntStream.range(0, group.size())
+                    .filter(i -> fit.isIn()[i])
+                    .boxed()
+                    .min(Comparator.comparingDouble(this::off))
+                    .ifPresent(order::add);
         }
         order.sort(Comparator.comparingDouble(i -> -group.weight[i]));
         Set<Integer> edges = new HashSet<>();
@@ -179,5 +192,9 @@ public final class LineFamily {
             }
         }
         return longest;
+    }
+
+    private double off(int i) {
+        return Math.abs(group.lean[i] - fit.line().at(across[i]));
     }
 }

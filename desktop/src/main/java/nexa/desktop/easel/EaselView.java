@@ -68,7 +68,7 @@ public final class EaselView extends View {
         this.hand = new StageHand(session, stage, new Hearing());
         this.hint = new StageHint(stage, hand.tool());
         this.traced = new TracedLines(stage, hand);
-        this.find = new FindLevel(session, stage, hand, this::say);
+        this.find = new FindLevel(session, stage, hand, hint, this::say);
         PhotoActions actions = new PhotoActions(session, overlays, hand::letGoOfAll);
         this.step = new StepSection(actions);
         this.desk = new Desk(

@@ -31,18 +31,21 @@ final class FindLevel {
     private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
+    private final StageHint hint;
     private final Consumer<String> say;
     private final PauseTransition shown = new PauseTransition(SHOWN);
     private Ticket ticket = Ticket.NONE;
+    private String said = "";
     private Optional<Offer> offer = Optional.empty();
 
     /** A likely level, of a photo as it was then. */
     private record Offer(Photo photo, FoundLevel level) {}
 
-    FindLevel(ShootSession session, PhotoStage stage, StageHand hand, Consumer<String> say) {
+    FindLevel(ShootSession session, PhotoStage stage, StageHand hand, StageHint hint, Consumer<String> say) {
         this.session = session;
         this.stage = stage;
         this.hand = hand;
+        this.hint = hint;
         this.say = say;
         shown.setOnFinished(event -> hide());
     }
@@ -52,8 +55,7 @@ final class FindLevel {
         hand.letGoOfAll();
         hand.tools().putDown();
         Optional<Photo> photo = session.photo().filter(session::isReady);
-        Optional<Offer> standing =
-                offer.filter(made -> photo.filter(made.photo()::equals).isPresent());
+        Optional<Offer> standing = offer.filter(made -> isAsItWas(made.photo()));
         forget();
         if (standing.isPresent()) {
             take(standing.get().photo(), standing.get().level());
@@ -63,7 +65,7 @@ final class FindLevel {
     }
 
     private void look(Photo photo) {
-        say.accept(Words.get("find.looking"));
+        say(Words.get("find.looking"));
         ticket = session.levels().find(photo, Urgency.NOW, new LevelFinding.Listener() {
             @Override
             public void found(FoundLevel level) {
@@ -72,15 +74,14 @@ final class FindLevel {
 
             @Override
             public void failed(PhotoProblem problem) {
-                say.accept(Words.say(problem));
+                say(Words.say(problem));
             }
         });
     }
 
     private void hear(Photo asked, FoundLevel level) {
-        // Whatever was done meanwhile, it was done to another photo or to this one by hand.
-        if (!session.photo().equals(Optional.of(asked)) || hand.gestures().isBusy()) {
-            say.accept("");
+        if (!isAsItWas(asked) || hand.gestures().isBusy()) {
+            unsay();
         } else if (level.certainty() == Certainty.SURE) {
             take(asked, level);
         } else if (level.certainty() == Certainty.LIKELY) {
@@ -88,10 +89,22 @@ final class FindLevel {
             stage.overlay()
                     .onPhoto()
                     .propose(level.lines().stream().map(LevelLine::segment).toList());
-            say.accept(FoundWords.offer(level));
+            say(FoundWords.offer(level));
         } else {
-            say.accept(Words.get("find.not", FoundWords.whyNot(level)));
+            say(Words.get("find.not", FoundWords.whyNot(level)));
         }
+    }
+
+    /** Whether the same photo is worked on and was neither turned nor mirrored meanwhile. */
+    private boolean isAsItWas(Photo asked) {
+        return session.photo()
+                .filter(now -> now.hasSamePictureAs(asked) && now.angle().equals(asked.angle()))
+                .isPresent();
+    }
+
+    private void say(String words) {
+        said = words;
+        say.accept(words);
     }
 
     private void take(Photo photo, FoundLevel level) {
@@ -99,15 +112,27 @@ final class FindLevel {
         if (!isLevel) {
             session.edit(Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(level.angle())));
         }
+        if (session.isReadOnly() && !isLevel) {
+            // Nothing can be changed here: what was found is all there is to say.
+            say(FoundWords.offer(level));
+            return;
+        }
         hand.tools().tracing().keep(level.lines());
-        say.accept(FoundWords.taken(level, isLevel));
+        say(FoundWords.taken(level, isLevel));
         shown.playFromStart();
     }
 
     /** The lines stay at hand in their bar; on the picture they have been seen. */
     private void hide() {
         stage.overlay().onPhoto().show(List.of());
-        say.accept("");
+        unsay();
+    }
+
+    /** Says no more what was said, unless something else has been said since. */
+    private void unsay() {
+        if (hint.says(said)) {
+            say("");
+        }
     }
 
     /** What was being looked for is not wanted any more, and what was offered does not stand. */
@@ -116,9 +141,7 @@ final class FindLevel {
         if (offer.isPresent()) {
             stage.overlay().onPhoto().show(List.of());
         }
-        if (offer.isPresent() || shown.getStatus() == PauseTransition.Status.RUNNING) {
-            say.accept("");
-        }
+        unsay();
         shown.stop();
         offer = Optional.empty();
     }

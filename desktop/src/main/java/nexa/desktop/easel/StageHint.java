@@ -30,6 +30,11 @@ final class StageHint {
         return node;
     }
 
+    /** Whether it says just this. */
+    boolean says(String words) {
+        return node.getText().equals(words);
+    }
+
     /** @param words "" for nothing */
     void say(String words) {
         node.setText(words);
