@@ -13,9 +13,6 @@ public interface Horizon {
     /** The standard error of the lean, in degrees. */
     double error();
 
-    /** The middle's place, as a share of the picture's height from the top. */
-    double height();
-
     /** How well it is seen, to tell the better of two: the share of the width on which it is, times how pure it is there. */
     double strength();
 

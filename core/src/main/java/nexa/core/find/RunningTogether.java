@@ -60,7 +60,7 @@ record RunningTogether(double lean, double convergence) {
     }
 
     /** How near the best of another lean comes. */
-    static double rival(double[][] votes, double lean, double most) {
+    private static double rival(double[][] votes, double lean, double most) {
         double other = 0;
         for (double[] row : votes) {
             for (int j = 0; j < LEANS; j++) {
@@ -180,8 +180,6 @@ record RunningTogether(double lean, double convergence) {
 
     /** Weighted sums over edges, from which a line through their leans follows: of 1, u, u², lean and u·lean. */
     record Sums(double one, double u, double uu, double lean, double uLean) {
-        static final Sums NONE = new Sums(0, 0, 0, 0, 0);
-
         static Sums of(LineGroup group, double[] across, double[] weights, IntPredicate which) {
             double[] s = new double[5];
             for (int i = 0; i < weights.length; i++) {

@@ -42,14 +42,6 @@ final class Gradient {
         return values;
     }
 
-    int width() {
-        return width;
-    }
-
-    int height() {
-        return height;
-    }
-
     /** The gradient in a direction, between pixels too; beyond the edge as at it. A pixel's middle is at one half. */
     double towards(double x, double y, double wayX, double wayY) {
         double px = Math.max(0, Math.min(width - 1.001, x - 0.5));

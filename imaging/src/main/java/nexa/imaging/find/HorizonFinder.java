@@ -91,7 +91,7 @@ final class HorizonFinder {
         if (peaks.size() < 20) {
             return Optional.empty();
         }
-        StripLine.Start start = StripLine.vote(strips, peaks, Math.max(4, 5 * strips.q));
+        LineVote start = StripLine.vote(strips, peaks, Math.max(4, 5 * strips.q));
         return StripLine.of(strips, peaks, start, 2.5 * strips.q).filter(found -> found.cover() >= LEAST_COVER);
     }
 
@@ -113,7 +113,7 @@ final class HorizonFinder {
         for (double width : new double[] {1.2 * Math.max(q, 0.6), 3.5 * q}) {
             List<Strips.Peak> peaks = strips.peaks(steps, width);
             if (peaks.size() >= 20) {
-                StripLine.Start start = StripLine.vote(strips, peaks, 0.4 * Math.max(4, 5 * q));
+                LineVote start = StripLine.vote(strips, peaks, 0.4 * Math.max(4, 5 * q));
                 for (double tolerance : new double[] {1.2 * Math.max(q, 0.7), 3.5 * q}) {
                     StripLine.of(strips, peaks, start, tolerance)
                             .ifPresent(line -> best.merge(

@@ -62,6 +62,21 @@ final class Numbers {
         }
     }
 
+    /** How many are true. */
+    static int count(boolean[] which) {
+        int count = 0;
+        for (boolean each : which) {
+            count += each ? 1 : 0;
+        }
+        return count;
+    }
+
+    /** Where between its neighbours a highest value would be if all three lay on a parabola, −½ … ½. */
+    static double peak(double before, double highest, double after) {
+        double bend = before - 2 * highest + after;
+        return bend < 0 ? Math.max(-0.5, Math.min(0.5, 0.5 * (before - after) / bend)) : 0;
+    }
+
     /** A polynomial through points, by least squares, the constant first; all NaN if there is none. */
     static double[] polynomial(double[] x, double[] y, int degree) {
         int n = degree + 1;

@@ -134,26 +134,16 @@ final class ReflectionFinder {
             boolean isInside = at(across(i)) > depth && at(across(i)) < picture.height - depth;
             isSeen[i] = best[i] > LIKE && energy[i][peak] > FAINT && peak > 0 && peak < 2 * reach && isInside;
             if (isSeen[i]) {
-                double before = likeness[i][peak - 1];
-                double after = likeness[i][peak + 1];
-                double bend = before - 2 * best[i] + after;
-                double part = bend < 0 ? Math.max(-0.5, Math.min(0.5, 0.5 * (before - after) / bend)) : 0;
+                double part = Numbers.peak(likeness[i][peak - 1], best[i], likeness[i][peak + 1]);
                 offset[i] = (peak + part - reach) / Math.cos(lean);
             }
         }
-        return count(isSeen) < Strips.COUNT * 0.35 ? Optional.empty() : line(isSeen, offset, best);
-    }
-
-    private static int count(boolean[] which) {
-        int count = 0;
-        for (boolean each : which) {
-            count += each ? 1 : 0;
-        }
-        return count;
+        return Numbers.count(isSeen) < Strips.COUNT * 0.35 ? Optional.empty() : line(isSeen, offset, best);
     }
 
     private Optional<Reflection> line(boolean[] isSeen, double[] offset, double[] best) {
-        double[] line = vote(isSeen, offset);
+        LineVote start = vote(isSeen, offset);
+        double[] line = {start.offset(), start.tilt()};
         boolean[] isOn = isSeen;
         for (int round = 0; round < 6; round++) {
             double within = round == 5 ? 1.5 * q : Math.max(1.5 * q, 3 * q * Math.pow(0.6, round));
@@ -161,7 +151,7 @@ final class ReflectionFinder {
             for (int i = 0; i < Strips.COUNT; i++) {
                 isOn[i] = isSeen[i] && Math.abs(offset[i] - line[0] - line[1] * across(i)) < within;
             }
-            if (count(isOn) < LEAST) {
+            if (Numbers.count(isOn) < LEAST) {
                 return Optional.empty();
             }
             if (round < 5) {
@@ -171,27 +161,14 @@ final class ReflectionFinder {
         return Optional.of(measured(isSeen, isOn, offset, best, line));
     }
 
-    private double[] vote(boolean[] isSeen, double[] offset) {
-        double most = 0;
-        double[] start = {0, 0};
-        for (int t = 0; t < TILTS; t++) {
-            double tilt = (2.0 * t / (TILTS - 1) - 1) * reach;
-            double[] bins = new double[8 * reach + 1];
-            for (int i = 0; i < Strips.COUNT; i++) {
-                if (isSeen[i]) {
-                    int bin = (int) ((offset[i] - tilt * across(i) + 2 * reach) * 2);
-                    bins[Math.max(0, Math.min(bins.length - 1, bin))]++;
-                }
-            }
-            for (int m = 2; m < bins.length - 1; m++) {
-                double votes = 0.5 * bins[m + 1] + bins[m] + bins[m - 1] + 0.5 * bins[m - 2];
-                if (votes > most) {
-                    most = votes;
-                    start = new double[] {m / 2.0 - 2 * reach, tilt};
-                }
-            }
-        }
-        return start;
+    private LineVote vote(boolean[] isSeen, double[] offset) {
+        return LineVote.of(
+                chosen(isSeen, this::across),
+                chosen(isSeen, i -> offset[i]),
+                chosen(isSeen, i -> 1),
+                reach,
+                reach,
+                TILTS);
     }
 
     private double[] fitted(boolean[] isOn, double[] offset) {
@@ -220,14 +197,14 @@ final class ReflectionFinder {
         double slope = Math.tan(lean) + line[1] / (picture.width / 2.0);
         double middle = y + line[0] + 0.5;
         double rise = slope * picture.width / 2;
-        int on = count(isOn);
+        int on = Numbers.count(isOn);
         return new Reflection(
                 new Segment(new Point(0, middle - rise), new Point(picture.width, middle + rise)),
                 Math.toDegrees(Math.atan(slope)),
                 middle / picture.height,
                 (double) on / Strips.COUNT,
                 (places[on - 1] - places[0]) / 2,
-                (double) on / count(isSeen),
+                (double) on / Numbers.count(isSeen),
                 error,
                 halves(places, rest),
                 Numbers.median(chosen(isOn, i -> best[i])));
@@ -241,7 +218,7 @@ final class ReflectionFinder {
             for (int i = 0; i < places.length; i++) {
                 isIn[i] = places[i] < middle == isLeft;
             }
-            if (count(isIn) < 6) {
+            if (Numbers.count(isIn) < 6) {
                 return 9;
             }
             double[] line = Numbers.polynomial(chosen(isIn, i -> places[i]), chosen(isIn, i -> rest[i]), 1);

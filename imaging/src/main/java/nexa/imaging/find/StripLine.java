@@ -36,38 +36,21 @@ record StripLine(
 
     private static final double FAR = 99;
 
-    /** How the vote begins: the tilt, in pixels at the right side, and the offset. */
-    record Start(double tilt, double offset) {}
-
     /**
-     * The start most edges vote for.
+     * The line most edges vote for.
      *
      * @param most the most it tilts, in pixels at the right side
      */
-    static Start vote(Strips strips, List<Strips.Peak> peaks, double most) {
-        int reach = strips.reach;
-        double best = 0;
-        Start start = new Start(0, 0);
-        for (int t = 0; t < TILTS; t++) {
-            double tilt = (2.0 * t / (TILTS - 1) - 1) * most;
-            double[] bins = new double[8 * reach + 1];
-            for (Strips.Peak peak : peaks) {
-                int bin = (int) ((peak.offset() - tilt * strips.across(peak.strip()) + 2 * reach) * 2);
-                bins[Math.max(0, Math.min(bins.length - 1, bin))] += peak.weight();
-            }
-            for (int m = 2; m < bins.length - 1; m++) {
-                double votes = 0.5 * bins[m + 1] + bins[m] + bins[m - 1] + 0.5 * bins[m - 2];
-                if (votes > best) {
-                    best = votes;
-                    start = new Start(tilt, m / 2.0 - 2 * reach);
-                }
-            }
-        }
-        return start;
+    static LineVote vote(Strips strips, List<Strips.Peak> peaks, double most) {
+        double[] across =
+                peaks.stream().mapToDouble(peak -> strips.across(peak.strip())).toArray();
+        double[] offset = peaks.stream().mapToDouble(Strips.Peak::offset).toArray();
+        double[] weight = peaks.stream().mapToDouble(Strips.Peak::weight).toArray();
+        return LineVote.of(across, offset, weight, strips.reach, most, TILTS);
     }
 
     /** The line near a start; empty where too few strips have an edge on it. */
-    static Optional<StripLine> of(Strips strips, List<Strips.Peak> peaks, Start start, double tolerance) {
+    static Optional<StripLine> of(Strips strips, List<Strips.Peak> peaks, LineVote start, double tolerance) {
         double offset = start.offset();
         double tilt = start.tilt();
         for (int round = 0; round < ROUNDS; round++) {
@@ -178,11 +161,7 @@ record StripLine(
     }
 
     int count() {
-        int count = 0;
-        for (boolean each : isOn) {
-            count += each ? 1 : 0;
-        }
-        return count;
+        return Numbers.count(isOn);
     }
 
     /** Whether it was found with the wide tolerance. */

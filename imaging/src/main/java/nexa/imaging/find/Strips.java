@@ -228,8 +228,7 @@ final class Strips {
             double here = rise[j];
             double after = Math.max(0, rise[j + 1]);
             if (here >= before && here > after && here > 2 * noise && here >= 0.4 * highest) {
-                double bend = before - 2 * here + after;
-                double part = bend < 0 ? Math.max(-0.5, Math.min(0.5, 0.5 * (before - after) / bend)) : 0;
+                double part = Numbers.peak(before, here, after);
                 peaks.add(new Peak(strip, j + part - reach, Math.min(here / noise, 8) / 8 * 0.5 + 0.5));
             }
         }
