@@ -2,13 +2,13 @@ package nexa.cli;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -16,16 +16,17 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import nexa.core.find.Certainty;
+import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
-import nexa.core.find.TakeLevels;
-import nexa.core.message.EnumName;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.FoundTrim;
+import nexa.core.find.TakeFound;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.find.PhotoLevel;
-import nexa.store.FoundLevels;
+import nexa.imaging.find.PhotoFinder;
+import nexa.store.KeptFindings;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 import nexa.store.UserData;
@@ -35,24 +36,35 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Finds how far photos are off level. */
-@Command(name = "find", description = "Finds how far every photo is off level.", mixinStandardHelpOptions = true)
+/** Finds how far photos are off level, their plain borders and their subjects. */
+@Command(
+        name = "find",
+        description = "Finds how far every photo is off level, its plain border, its subject.",
+        mixinStandardHelpOptions = true)
 final class FindCommand implements Callable<Integer> {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     /** What can be found. */
     enum What {
-        LEVEL
+        LEVEL(FoundLevel.class),
+        TRIM(FoundTrim.class),
+        SUBJECT(FoundSubject.class);
+
+        private final Class<? extends Found> found;
+
+        What(Class<? extends Found> found) {
+            this.found = found;
+        }
     }
 
     /**
      * What came of a photo.
      *
-     * @param level empty if the photo could not be read
+     * @param found nothing if the photo could not be read
      * @param problem why its pixels could not be read, which is found out only now
      * @param millis how long it took
      */
-    private record Outcome(Photo photo, Optional<FoundLevel> level, Optional<PhotoProblem> problem, long millis) {}
+    private record Outcome(Photo photo, Map<What, Found> found, Optional<PhotoProblem> problem, long millis) {}
 
     @Spec
     private CommandSpec spec;
@@ -60,19 +72,26 @@ final class FindCommand implements Callable<Integer> {
     @Parameters(paramLabel = "DIR", description = "The shoot's folder.")
     private Path folder;
 
-    @Option(names = "--what", split = ",", defaultValue = "level", description = "What to find: level.")
+    @Option(
+            names = "--what",
+            split = ",",
+            defaultValue = "level",
+            description = "What to find, with commas between: ${COMPLETION-CANDIDATES}.")
     private List<What> what;
 
-    @Option(names = "--take", description = "Level the photos of which it is sure, but those levelled already.")
+    @Option(names = "--take", description = "Take what is sure, but for photos that have such a thing already.")
     private boolean takes;
 
-    @Option(names = "--json", description = "Print a JSON object a line, leans in degrees, clockwise positive.")
+    @Option(
+            names = "--json",
+            description = "Print a JSON object a photo: leans in degrees, clockwise positive; all else in fractions.")
     private boolean asJson;
 
     private boolean hasFailed;
 
     @Override
     public Integer call() throws Exception {
+        what = what.stream().distinct().toList();
         if (!takes) {
             OpenedShoot opened = OpenedShoot.open(folder);
             find(opened);
@@ -91,9 +110,10 @@ final class FindCommand implements Callable<Integer> {
         return has ? NexaCommand.SOME_FAILED : NexaCommand.DONE;
     }
 
-    /** Finds and prints the level of each photo, in the shoot's order, and tells what was found by file. */
-    private Map<String, FoundLevel> find(OpenedShoot opened) throws InterruptedException, JsonProcessingException {
-        FoundLevels kept = FoundLevels.of(opened.folder(), UserData.ofThisUser());
+    /** Finds and prints what is in each photo, in the shoot's order, and tells what was found by file. */
+    private Map<String, Collection<Found>> find(OpenedShoot opened)
+            throws InterruptedException, JsonProcessingException {
+        KeptFindings kept = KeptFindings.of(opened.folder(), UserData.ofThisUser());
         ExecutorService workers =
                 Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
         try {
@@ -101,13 +121,13 @@ final class FindCommand implements Callable<Integer> {
             for (Photo photo : opened.shoot().photos()) {
                 outcomes.add(workers.submit(() -> outcome(opened, photo, kept)));
             }
-            Map<String, FoundLevel> levels = new LinkedHashMap<>();
+            Map<String, Collection<Found>> found = new LinkedHashMap<>();
             for (Future<Outcome> each : outcomes) {
                 Outcome outcome = each.get();
                 print(outcome);
-                outcome.level().ifPresent(level -> levels.put(outcome.photo().file(), level));
+                found.put(outcome.photo().file(), outcome.found().values());
             }
-            return levels;
+            return found;
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
         } finally {
@@ -116,43 +136,34 @@ final class FindCommand implements Callable<Integer> {
         }
     }
 
-    private static Outcome outcome(OpenedShoot opened, Photo photo, FoundLevels kept) {
+    private Outcome outcome(OpenedShoot opened, Photo photo, KeptFindings kept) {
         long from = System.nanoTime();
         Optional<PhotoProblem> problem = Optional.empty();
-        Optional<FoundLevel> level = Optional.empty();
+        Map<What, Found> found = new EnumMap<>(What.class);
         if (!opened.reading().problems().containsKey(photo.file())) {
             try {
-                level = kept.find(photo, () -> PhotoLevel.of(opened.folder(), photo, () -> false));
+                for (What each : what) {
+                    find(each.found, opened.folder(), photo, kept).ifPresent(one -> found.put(each, one));
+                }
             } catch (PhotoProblem e) {
                 problem = Optional.of(e);
             }
         }
-        return new Outcome(photo, level, problem, (System.nanoTime() - from) / 1_000_000);
+        return new Outcome(photo, found, problem, (System.nanoTime() - from) / 1_000_000);
+    }
+
+    private static <T extends Found> Optional<T> find(Class<T> what, Path folder, Photo photo, KeptFindings kept)
+            throws PhotoProblem {
+        return kept.find(what, photo, () -> PhotoFinder.find(what, folder, photo, () -> false));
     }
 
     private void print(Outcome outcome) throws JsonProcessingException {
         PrintWriter out = spec.commandLine().getOut();
-        Optional<FoundLevel> level = outcome.level();
-        Optional<FoundLevel> sure = level.filter(found -> found.certainty() == Certainty.SURE);
-        Optional<FoundLevel> likely = level.filter(found -> found.certainty() == Certainty.LIKELY);
-        Optional<Double> uncertainty =
-                level.filter(found -> found.certainty() != Certainty.NOT_SURE).map(FoundLevel::uncertainty);
-        String reason = level.map(found -> EnumName.of(found.reason(), "-")).orElse("unreadable");
+        FoundPrinter printer = new FoundPrinter(outcome.photo().file(), what, outcome.found());
         if (asJson) {
-            ObjectNode node = JSON.createObjectNode();
-            node.put("file", outcome.photo().file());
-            node.put("found", sure.map(FoundLevel::lean).orElse(null));
-            node.put("likely", likely.map(FoundLevel::lean).orElse(null));
-            node.put("reason", reason);
-            node.put("uncertainty", uncertainty.orElse(null));
-            node.put("ms", outcome.millis());
-            out.println(JSON.writeValueAsString(node));
+            out.println(JSON.writeValueAsString(printer.json().put("ms", outcome.millis())));
         } else {
-            String lean = sure.or(() -> likely)
-                    .map(found -> String.format(Locale.ROOT, "%.2f°", found.lean()))
-                    .orElse("–");
-            String how = level.map(found -> EnumName.of(found.certainty(), " ")).orElse("");
-            out.printf(Locale.ROOT, "%s\t%s\t%s\t%s%n", outcome.photo().file(), lean, how, reason);
+            printer.lines().forEach(out::println);
         }
         out.flush();
         outcome.problem().ifPresent(problem -> {
@@ -161,11 +172,15 @@ final class FindCommand implements Callable<Integer> {
         });
     }
 
-    private void take(ShootFolder taken, Shoot before, Map<String, FoundLevel> levels) throws ShootProblem {
-        Map<String, FoundLevel> usual = new LinkedHashMap<>(levels);
-        usual.keySet().removeIf(file -> !TakeLevels.isUsual(before.photo(file), levels.get(file)));
-        Shoot after = TakeLevels.of(before, usual);
-        Edit edit = Edit.between(Edit.Kind.LEVEL, Optional.empty(), before, after);
+    private void take(ShootFolder taken, Shoot before, Map<String, Collection<Found>> all) throws ShootProblem {
+        Map<String, List<Found>> usual = new LinkedHashMap<>();
+        all.forEach((file, found) -> usual.put(
+                file,
+                found.stream()
+                        .filter(one -> TakeFound.isUsual(before.photo(file), one))
+                        .toList()));
+        Shoot after = TakeFound.of(before, usual);
+        Edit edit = Edit.between(Edit.Kind.TAKE_FOUND, Optional.empty(), before, after);
         if (!edit.isIdentity()) {
             taken.record(edit);
             taken.save(after);

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import nexa.core.shoot.Photo;
 import nexa.store.ShootFolder;
 import nexa.store.UserData;
 import org.junit.jupiter.api.AfterEach;
@@ -92,6 +93,35 @@ class FindCommandTest {
             assertThat(opened.shoot().photo("fern-0163.jpg").angle().degrees()).isZero();
             assertThat(opened.shoot().photo("fern-0183.jpg").angle().degrees()).isZero();
         }
+    }
+
+    @Test
+    void bordersAndSubjectsAreToldTogetherAndTaken() throws Exception {
+        Files.copy(Path.of("..", "sample", "photos", "fern-0169.jpg"), folder.resolve("fern-0169.jpg"));
+        Map<String, JsonNode> told = find(NexaCommand.SOME_FAILED, "--what", "trim,subject", "--take");
+        JsonNode bars = told.get("fern-0169.jpg");
+        assertThat(bars.get("trim")).hasSize(4);
+        assertThat(bars.get("trim").get(0).asDouble()).isZero();
+        assertThat(bars.get("trim").get(1).asDouble() * 1200).isCloseTo(134, within(2.0));
+        assertThat(bars.get("reason").get("trim").asText()).isEqualTo("plain-sides");
+        assertThat(bars.get("confidence").get("trim").asDouble()).isGreaterThanOrEqualTo(0.5);
+        JsonNode bowl = told.get("fern-0153.jpg");
+        assertThat(bowl.get("trim").isNull()).isTrue();
+        assertThat(bowl.get("subject").get("at")).hasSize(2);
+        assertThat(bowl.get("subject").get("radius").asDouble()).isBetween(0.05, 0.6);
+        assertThat(told.get("fern-0171.jpg").get("subject").isNull()).isTrue();
+        try (ShootFolder opened = ShootFolder.open(folder, UserData.ofThisUser())) {
+            Photo taken = opened.shoot().photo("fern-0169.jpg");
+            assertThat(taken.preparation().trim().top() * 1200).isCloseTo(134, within(2.0));
+            assertThat(opened.shoot().photo("fern-0153.jpg").subject()).isPresent();
+            assertThat(opened.shoot().photo("fern-0153.jpg").angle().degrees())
+                    .as("not asked for")
+                    .isZero();
+        }
+        JsonNode alone = find(NexaCommand.SOME_FAILED, "--what", "subject").get("fern-0153.jpg");
+        assertThat(alone.get("reason").asText()).isEqualTo("stands-out");
+        assertThat(alone.get("confidence").asDouble()).isBetween(0.3, 1.0);
+        assertThat(alone.has("trim")).isFalse();
     }
 
     @Test

@@ -13,7 +13,8 @@
  *   <li>{@link nexa.core.crop}, {@link nexa.core.guide}, {@link nexa.core.level}, {@link nexa.core.shape}: geometry
  *   <li>{@link nexa.core.format}: geometry, message; {@link nexa.core.shoot}: format, geometry, message
  *   <li>{@link nexa.core.series}: format, geometry, message, shoot
- *   <li>{@link nexa.core.find}: geometry, level, shoot
+ *   <li>{@link nexa.core.find}: geometry, level, series, shoot
+ *   <li>{@link nexa.core.propose}: find, geometry, guide, series, shoot
  * </ul>
  */
 package nexa.core;

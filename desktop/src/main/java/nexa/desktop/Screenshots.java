@@ -18,6 +18,7 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -62,7 +63,12 @@ final class Screenshots {
             fire("#close-panel");
             shell.go("lineup");
         }));
-        views.add(Map.entry("hand-over", () -> shell.go("handover")));
+        views.add(Map.entry("proposals", this::propose));
+        views.add(Map.entry("trim", this::trim));
+        views.add(Map.entry("hand-over", () -> {
+            shell.session().orElseThrow().edits().undo();
+            shell.go("handover");
+        }));
         views.add(Map.entry("hand-over-running", this::deliver));
     }
 
@@ -86,6 +92,29 @@ final class Screenshots {
         // Undoing went to what had changed.
         shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
         fire("#print-help");
+    }
+
+    private void propose() {
+        shell.session().orElseThrow().goTo(Optional.of("fern-0150.jpg"));
+        shell.go("easel");
+        later(1, () -> robot.keyType(KeyCode.K));
+        later(2, () -> robot.keyType(KeyCode.RIGHT));
+    }
+
+    /** The border that is found is offered, taken, and shown with its sides. */
+    private void trim() {
+        robot.keyType(KeyCode.ESCAPE);
+        shell.session().orElseThrow().goTo(Optional.of("fern-0170.jpg"));
+        fire("#desk-shape");
+        later(1, () -> fire("#find-border"));
+        later(2, () -> fire("#find-border"));
+        later(2.5, () -> find("#trim-top").requestFocus());
+    }
+
+    private static void later(double seconds, Runnable what) {
+        PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
+        pause.setOnFinished(event -> what.run());
+        pause.play();
     }
 
     private void deliver() {

@@ -174,8 +174,7 @@ final class DocumentWriter {
         if (photo.subject().isPresent()) {
             Subject subject = photo.subject().get();
             ObjectNode spot = node.putObject("subject");
-            putPair(spot, "at", subject.at());
-            subject.radius().ifPresent(radius -> spot.put("radius", radius));
+            SubjectJson.write(subject, spot);
             keeping(spot, earlier.path("subject"), DocumentFields.SUBJECT);
         }
         if (photo.hasNoSubject()) {

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Orientation;
@@ -17,7 +16,6 @@ import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
-import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 
@@ -47,7 +45,7 @@ final class PhotoReader {
                 place.ifThere("identity", PhotoReader::identity),
                 PreparationJson.read(place),
                 place.optional("mark", Mark.OPEN, at -> at.oneOf(Mark.class)),
-                hasNoSubject ? Optional.empty() : place.ifThere("subject", PhotoReader::subject),
+                hasNoSubject ? Optional.empty() : place.ifThere("subject", SubjectJson::read),
                 hasNoSubject,
                 place.optional("crops", Map.of(), at -> crops(at, formats)));
     }
@@ -77,13 +75,6 @@ final class PhotoReader {
         long length = place.required("bytes").count();
         String digest = place.required("digest").text();
         return place.make(() -> new FileIdentity(length, digest));
-    }
-
-    private static Subject subject(JsonPlace place) throws JsonPlace.Misfit {
-        Point at = point(place.required("at"));
-        OptionalDouble radius =
-                place.optional("radius", OptionalDouble.empty(), found -> OptionalDouble.of(found.number()));
-        return place.make(() -> new Subject(at, radius));
     }
 
     private static Point point(JsonPlace place) throws JsonPlace.Misfit {

@@ -1,19 +1,22 @@
 package nexa.store;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import java.util.Set;
 import nexa.core.geometry.Angle;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Trim;
 
 /** What is done to a photo, as fields of the photo's object in the document. What is not done is not written. */
 final class PreparationJson {
     private static final String TURN = "turn";
     private static final String MIRROR = "mirror";
+    private static final String TRIM = "trim";
     private static final String ANGLE = "angle";
 
     /** The fields this reads and writes. */
-    static final Set<String> FIELDS = Set.of(TURN, MIRROR, ANGLE);
+    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, ANGLE);
 
     private PreparationJson() {}
 
@@ -24,21 +27,46 @@ final class PreparationJson {
         if (preparation.isMirrored()) {
             photo.put(MIRROR, true);
         }
+        write(preparation.trim(), photo);
         if (!preparation.angle().equals(Angle.NONE)) {
             photo.put(ANGLE, preparation.angle().degrees());
         }
+    }
+
+    static void write(Trim trim, ObjectNode photo) {
+        if (!trim.isNone()) {
+            photo.putArray(TRIM)
+                    .add(trim.left())
+                    .add(trim.top())
+                    .add(trim.right())
+                    .add(trim.bottom());
+        }
+    }
+
+    static Trim readTrim(JsonPlace photo) throws JsonPlace.Misfit {
+        return photo.optional(TRIM, Trim.NONE, PreparationJson::trim);
     }
 
     static Preparation read(JsonPlace photo) throws JsonPlace.Misfit {
         return new Preparation(
                 photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
                 photo.optional(MIRROR, false, JsonPlace::flag),
+                readTrim(photo),
                 photo.optional(ANGLE, Angle.NONE, PreparationJson::angle));
     }
 
     private static QuarterTurn turn(JsonPlace place) throws JsonPlace.Misfit {
         int degrees = place.whole();
         return place.make(() -> QuarterTurn.of(degrees));
+    }
+
+    private static Trim trim(JsonPlace place) throws JsonPlace.Misfit {
+        List<JsonPlace> sides = place.list(4);
+        double left = sides.get(0).number();
+        double top = sides.get(1).number();
+        double right = sides.get(2).number();
+        double bottom = sides.get(3).number();
+        return place.make(() -> new Trim(left, top, right, bottom));
     }
 
     private static Angle angle(JsonPlace place) throws JsonPlace.Misfit {

@@ -151,8 +151,8 @@ public final class ShootFolder implements AutoCloseable {
     }
 
     /** What was found in its photos before; read from the disk, so not for the JavaFX thread. */
-    public FoundLevels foundLevels() {
-        return FoundLevels.of(folder, places.userData());
+    public KeptFindings findings() {
+        return KeptFindings.of(folder, places.userData());
     }
 
     /** The shoot as it was opened or saved last. */

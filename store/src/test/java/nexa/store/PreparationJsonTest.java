@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 /** What is done to a photo is in the document, all of it. */
 class PreparationJsonTest {
     /** Everything is done: a new part is added here. */
-    private static final String ALL = "{\"turn\":90,\"mirror\":true,\"angle\":-3.25}";
+    private static final String ALL = "{\"turn\":90,\"mirror\":true,\"trim\":[0.1,0.2,0.3,0.05],\"angle\":-3.25}";
 
     @Test
     void allOfItIsReadAndWrittenAgain() throws Exception {

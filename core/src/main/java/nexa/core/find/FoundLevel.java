@@ -2,6 +2,7 @@ package nexa.core.find;
 
 import java.util.List;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 
 /**
@@ -11,7 +12,8 @@ import nexa.core.level.LevelLine;
  * @param uncertainty by how many degrees the lean may be off; 0 where not sure
  * @param lines what it goes by, in the photo's pixels, what says most first; none where not sure
  */
-public record FoundLevel(Certainty certainty, Reason reason, double lean, double uncertainty, List<LevelLine> lines) {
+public record FoundLevel(Certainty certainty, Reason reason, double lean, double uncertainty, List<LevelLine> lines)
+        implements Found {
     /** More of them tell nobody more. */
     public static final int MOST_LINES = 5;
 
@@ -56,6 +58,16 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
     /** The angle that levels the photo. */
     public Angle angle() {
         return Angle.nearest(0 - lean);
+    }
+
+    /** The same of a photo in which what was looked at lies elsewhere. */
+    public FoundLevel moved(Point way) {
+        return new FoundLevel(
+                certainty,
+                reason,
+                lean,
+                uncertainty,
+                lines.stream().map(line -> line.moved(way)).toList());
     }
 
     /** The same of a photo that is so many times as large. */

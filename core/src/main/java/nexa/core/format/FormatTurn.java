@@ -1,7 +1,6 @@
 package nexa.core.format;
 
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.Size;
 
 /** Which way a format's crops lie unless a crop says otherwise. */
 public enum FormatTurn {
@@ -17,7 +16,7 @@ public enum FormatTurn {
     }
 
     /** The way a crop of a photo lies. */
-    public Orientation forPhoto(Size photo) {
-        return always == null ? photo.orientation() : always;
+    public Orientation forPhoto(Orientation photo) {
+        return always == null ? photo : always;
     }
 }

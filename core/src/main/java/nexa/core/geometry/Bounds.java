@@ -22,6 +22,11 @@ public record Bounds(Point least, Point most) {
         return new Point((least.x() + most.x()) / 2, (least.y() + most.y()) / 2);
     }
 
+    /** Its width and height, both above 0. */
+    public Size size() {
+        return new Size(extent().x(), extent().y());
+    }
+
     /** From the least to the most, both ways. */
     public Point extent() {
         return most.minus(least);

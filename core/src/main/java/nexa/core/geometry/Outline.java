@@ -4,16 +4,16 @@ import java.util.List;
 
 /**
  * What the crops of a photo have to stay inside: a convex area in the photo's pixels, and how far the photo is turned. The one
- * place that knows a photo's edges; whoever needs them asks it.
+ * place that knows a photo's edges; whoever needs them asks it. What a trim leaves of a photo takes the photo's place.
  */
 public final class Outline {
     private static final double LEAST_ROOM = 0.1;
 
-    private final Size photo;
+    private final Rectangle photo;
     private final Angle angle;
     private final Region region;
 
-    private Outline(Size photo, Angle angle, Region region) {
+    private Outline(Rectangle photo, Angle angle, Region region) {
         this.photo = photo;
         this.angle = angle;
         this.region = region;
@@ -21,7 +21,16 @@ public final class Outline {
 
     /** The outline of a photo as it was shot: its own edges. */
     public Outline(Size photo, Angle angle) {
-        this(photo, angle, new Rectangle(photo));
+        this(new Rectangle(Point.ORIGIN, photo), angle);
+    }
+
+    /** The outline of a photo of which a part counts. */
+    public Outline(Bounds part, Angle angle) {
+        this(new Rectangle(part.least(), part.size()), angle);
+    }
+
+    private Outline(Rectangle photo, Angle angle) {
+        this(photo, angle, photo);
     }
 
     /**
@@ -32,12 +41,12 @@ public final class Outline {
      * @throws IllegalArgumentException for fewer than three corners
      */
     public static Outline reshaped(Size photo, Angle angle, List<Point> corners) {
-        return new Outline(photo, angle, new ConvexPolygon(photo, corners));
+        return new Outline(new Rectangle(Point.ORIGIN, photo), angle, new ConvexPolygon(photo, corners));
     }
 
-    /** The photo's width and height in pixels, before anything reshaped it. */
+    /** Width and height in pixels of what counts as the photo, before anything reshaped it. */
     public Size photo() {
-        return photo;
+        return photo.size();
     }
 
     public Angle angle() {
@@ -90,7 +99,7 @@ public final class Outline {
         return region.settle(wish, angle);
     }
 
-    /** The middle of the photo, which nothing that reshapes it moves. */
+    /** The middle of what counts as the photo, which nothing that reshapes it moves. */
     public Point middle() {
         return photo.middle();
     }
@@ -115,8 +124,8 @@ public final class Outline {
     public Point roomOfCentre(Size crop) {
         Size covered = angle.covered(crop);
         return new Point(
-                Math.max(photo.width() - covered.width(), LEAST_ROOM * photo.width()),
-                Math.max(photo.height() - covered.height(), LEAST_ROOM * photo.height()));
+                Math.max(photo().width() - covered.width(), LEAST_ROOM * photo().width()),
+                Math.max(photo().height() - covered.height(), LEAST_ROOM * photo().height()));
     }
 
     @Override

@@ -2,24 +2,33 @@ package nexa.core.geometry;
 
 import java.util.List;
 
-/** A photo's own edges: from (0, 0) to its width and height. Everything is known in closed form. */
-record Rectangle(Size size) implements Region {
+/** The upright edges of what counts as a photo. Everything is known in closed form. */
+record Rectangle(Point least, Size size) implements Region {
+    private double right() {
+        return least.x() + size.width();
+    }
+
+    private double bottom() {
+        return least.y() + size.height();
+    }
+
+    Point middle() {
+        return least.plus(size.middle());
+    }
+
     @Override
     public List<HalfPlane> edges() {
         return List.of(
-                new HalfPlane(1, 0, size.width()),
-                new HalfPlane(-1, 0, 0),
-                new HalfPlane(0, 1, size.height()),
-                new HalfPlane(0, -1, 0));
+                new HalfPlane(1, 0, right()),
+                new HalfPlane(-1, 0, 0 - least.x()),
+                new HalfPlane(0, 1, bottom()),
+                new HalfPlane(0, -1, 0 - least.y()));
     }
 
     @Override
     public List<Point> corners() {
         return List.of(
-                Point.ORIGIN,
-                new Point(size.width(), 0),
-                new Point(size.width(), size.height()),
-                new Point(0, size.height()));
+                least, new Point(right(), least.y()), new Point(right(), bottom()), new Point(least.x(), bottom()));
     }
 
     @Override
@@ -37,12 +46,12 @@ record Rectangle(Size size) implements Region {
     public Point nearestCentre(Point wished, Size crop, Angle angle) {
         Size covered = angle.covered(crop);
         return new Point(
-                clamp(wished.x(), covered.width() / 2, size.width()),
-                clamp(wished.y(), covered.height() / 2, size.height()));
+                clamp(wished.x(), covered.width() / 2, least.x(), size.width()),
+                clamp(wished.y(), covered.height() / 2, least.y(), size.height()));
     }
 
-    private static double clamp(double wished, double half, double length) {
-        return half >= length / 2 ? length / 2 : Math.max(half, Math.min(length - half, wished));
+    private static double clamp(double wished, double half, double from, double length) {
+        return half >= length / 2 ? from + length / 2 : Math.max(from + half, Math.min(from + length - half, wished));
     }
 
     /** Shrunk about its centre only as far as it could never fit, then slid by the least amount. */
@@ -63,13 +72,13 @@ record Rectangle(Size size) implements Region {
 
     @Override
     public Crop untouched(double ratio, Angle angle) {
-        return new Crop(size.middle(), largest(ratio, angle));
+        return new Crop(middle(), largest(ratio, angle));
     }
 
     @Override
     public double room(Point start, Point way) {
-        double across = room(start.x(), way.x(), size.width());
-        return Math.min(across, room(start.y(), way.y(), size.height()));
+        double across = room(start.x() - least.x(), way.x(), size.width());
+        return Math.min(across, room(start.y() - least.y(), way.y(), size.height()));
     }
 
     private static double room(double start, double way, double length) {

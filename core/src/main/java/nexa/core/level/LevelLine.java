@@ -34,6 +34,11 @@ public record LevelLine(Segment segment, double convergence) {
         return TracedLevel.lean(straightened());
     }
 
+    /** The same line further along, in pixels. */
+    public LevelLine moved(Point way) {
+        return new LevelLine(new Segment(segment.from().plus(way), segment.to().plus(way)), convergence);
+    }
+
     /** The same line in a picture so many times as large. */
     public LevelLine times(double factor) {
         return new LevelLine(

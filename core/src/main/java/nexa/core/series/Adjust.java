@@ -70,7 +70,7 @@ public final class Adjust {
         if (said.isEmpty() && !isNews) {
             return said;
         }
-        return lying == format.turn().forPhoto(photo.size())
+        return lying == format.turn().forPhoto(photo.orientation())
                         && !(photo.entry(format.id()).placement() instanceof Placement.Follow)
                 ? Optional.empty()
                 : Optional.of(lying);

@@ -67,7 +67,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
             }
             draft.put(follower(photo, before, in, led.photo(lead)));
             followers.add(file);
-            wide += photo.size().orientation() == Orientation.WIDE ? 1 : 0;
+            wide += photo.orientation() == Orientation.WIDE ? 1 : 0;
         }
         return outcome(draft.shoot(), followers, wide, left);
     }
@@ -117,7 +117,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         Format format = shoot.format(id);
         return photo.pixels().isPresent()
                 && !format.leads().containsValue(photo.file())
-                && shoot.leadFor(format, photo.size().orientation()).isPresent();
+                && shoot.leadFor(format, photo.orientation()).isPresent();
     }
 
     private static Photo again(Photo photo, String format) {

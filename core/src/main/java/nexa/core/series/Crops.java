@@ -51,7 +51,7 @@ public final class Crops {
             limited = result.isLimited();
             state = follow.isTuned() ? PhotoCrop.State.TUNED : PhotoCrop.State.FOLLOW;
         } else {
-            crop = photo.outline().untouched(format.ratioFor(photo.size(), lying(photo, format, entry)));
+            crop = photo.outline().untouched(format.ratioFor(photo.remaining().size(), lying(photo, format, entry)));
             state = PhotoCrop.State.UNTOUCHED;
         }
         PhotoCrop result = new PhotoCrop(photo, format, state, crop, limited, warnings);
@@ -65,14 +65,15 @@ public final class Crops {
     }
 
     private static Orientation lying(Photo photo, Format format, CropEntry entry) {
-        return entry.turn().orElse(format.turn().forPhoto(photo.size()));
+        return entry.turn().orElse(format.turn().forPhoto(photo.orientation()));
     }
 
     private static Crop own(Photo photo, Format format, Placement.Own own, List<PhotoCrop.Warning> warnings) {
         Crop wish = own.wish().in(photo.space());
         if (!format.ratio().isFree()) {
             double asked = nearerTurn(
-                    format.ratioFor(photo.size(), Orientation.WIDE), wish.size().ratio());
+                    format.ratioFor(photo.remaining().size(), Orientation.WIDE),
+                    wish.size().ratio());
             double off = Math.abs(wish.size().ratio() / asked - 1);
             if (off <= NEAR_RATIO) {
                 wish = wish.withSize(new Size(wish.size().width(), wish.size().width() / asked));
@@ -103,14 +104,21 @@ public final class Crops {
     }
 
     private static double followedRatio(Photo photo, Format format, Pattern lead) {
-        Orientation usual = format.turn().forPhoto(photo.size());
+        Orientation usual = format.turn().forPhoto(photo.orientation());
         Orientation lying = photo.entry(format.id()).turn().orElse(lead.isFlipped() ? usual.other() : usual);
-        return format.ratio().isFree() ? lying.turn(lead.ratio()) : format.ratioFor(photo.size(), lying);
+        return format.ratio().isFree()
+                ? lying.turn(lead.ratio())
+                : format.ratioFor(photo.remaining().size(), lying);
+    }
+
+    /** The lead a photo listens to, if there is one that has been read. */
+    Optional<Photo> lead(Photo photo, Format format) {
+        return shoot.leadFor(format, photo.orientation())
+                .filter(lead -> lead.pixels().isPresent());
     }
 
     Optional<Pattern> leadPattern(Photo photo, Format format) {
-        return shoot.leadFor(format, photo.size().orientation())
-                .filter(lead -> lead.pixels().isPresent())
+        return lead(photo, format)
                 .map(lead -> patterns.computeIfAbsent(format.id() + "\n" + lead.file(), key -> pattern(lead, format)));
     }
 
@@ -123,6 +131,6 @@ public final class Crops {
     private static boolean isFlipped(Photo lead, Format format, Crop crop) {
         double ratio = crop.size().ratio();
         boolean isSquare = Math.abs(ratio - 1) < ROUNDING;
-        return !isSquare && crop.size().orientation() != format.turn().forPhoto(lead.size());
+        return !isSquare && crop.size().orientation() != format.turn().forPhoto(lead.orientation());
     }
 }

@@ -44,7 +44,7 @@ public final class Formats {
         CropEntry entry = photo.entry(format.id());
         if (entry.placement() instanceof Placement.Own own) {
             Size size = own.wish().in(photo.space()).size();
-            double ratio = format.ratioFor(photo.size(), size.orientation());
+            double ratio = format.ratioFor(photo.remaining().size(), size.orientation());
             Size brought = Size.ofArea(size.area(), ratio);
             double most = Math.max(
                     brought.width() / photo.size().width(),

@@ -28,7 +28,7 @@ public final class Leads {
         Map<Orientation, String> leads = new EnumMap<>(Orientation.class);
         leads.putAll(format.leads());
         leads.values().remove(file);
-        leads.put(photo.size().orientation(), file);
+        leads.put(photo.orientation(), file);
         return shoot.draft()
                 .put(own(new Crops(shoot), photo, format))
                 .put(format.withLeads(leads))
@@ -60,12 +60,24 @@ public final class Leads {
         draft.put(format.withLeads(leads));
     }
 
+    /** A lead that comes to lie another way stays one where that way has none; else its followers keep their crops. */
+    static void lying(ShootDraft draft, String file, Orientation now) {
+        for (Format format : draft.formats()) {
+            boolean leadsElsewhere = file.equals(format.leads().get(now.other()));
+            if (leadsElsewhere && format.leads().containsKey(now)) {
+                takeAway(draft, file, format.id());
+            } else if (leadsElsewhere) {
+                draft.put(format.withLeads(Map.of(now, file)));
+            }
+        }
+    }
+
     private static boolean follows(Photo photo, String formatId) {
         return photo.entry(formatId).placement() instanceof Placement.Follow;
     }
 
     private static boolean isLedBy(String file, Shoot shoot, Photo photo, Format format) {
-        Orientation lying = photo.pixels().isPresent() ? photo.size().orientation() : Orientation.WIDE;
+        Orientation lying = photo.pixels().isPresent() ? photo.orientation() : Orientation.WIDE;
         return shoot.leadFor(format, lying)
                 .map(lead -> lead.file().equals(file))
                 .orElse(false);

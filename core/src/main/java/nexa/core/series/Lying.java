@@ -11,6 +11,6 @@ final class Lying {
 
     /** The way a crop lies, said only where it is not the format's for the photo. */
     static Optional<Orientation> said(Orientation lying, Photo photo, Format format) {
-        return lying == format.turn().forPhoto(photo.size()) ? Optional.empty() : Optional.of(lying);
+        return lying == format.turn().forPhoto(photo.orientation()) ? Optional.empty() : Optional.of(lying);
     }
 }

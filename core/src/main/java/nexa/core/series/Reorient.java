@@ -82,18 +82,7 @@ public enum Reorient {
     /** A quarter clockwise. */
     private static void quarter(ShootDraft draft, String file) {
         Photo lead = draft.photo(file);
-        Orientation now = lead.size().orientation();
-        boolean changesSides = quarter(lead).size().orientation() != now;
-        for (Format format : draft.formats()) {
-            if (!changesSides || !file.equals(format.leads().get(now))) {
-                continue;
-            }
-            if (format.leads().containsKey(now.other())) {
-                Leads.takeAway(draft, file, format.id());
-            } else {
-                draft.put(format.withLeads(Map.of(now.other(), file)));
-            }
-        }
+        Leads.lying(draft, file, quarter(lead).orientation());
         List<Format> formats = draft.formats();
         draft.change(file, photo -> quarter(photo, formats));
     }

@@ -1,10 +1,12 @@
 package nexa.core.series;
 
+import java.util.Map;
 import java.util.Optional;
 import nexa.core.format.Format;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
+import nexa.core.shoot.Subject;
 
 /**
  * How near a photo's crop is to its lead's.
@@ -14,14 +16,30 @@ import nexa.core.shoot.Placement;
  * @param off how much further right and down the subject lies, as shares of the crop; without subjects, the crop in the
  *     room it has in the photo
  * @param bySubject whether the subjects were compared
+ * @param isBySight whether that subject was found, and not marked
  * @param isAccepted whether it is meant to be so
  * @param tolerance of the format
  */
 public record StepFromLead(
-        double tightness, Point off, boolean bySubject, boolean isAccepted, Format.Tolerance tolerance) {
+        double tightness,
+        Point off,
+        boolean bySubject,
+        boolean isBySight,
+        boolean isAccepted,
+        Format.Tolerance tolerance) {
 
     /** Measures a photo against the lead it listens to; empty for leads, and where there is none. */
     public static Optional<StepFromLead> of(Crops crops, Photo photo, Format format) {
+        return of(crops, photo, format, Map.of());
+    }
+
+    /**
+     * As {@link #of(Crops, Photo, Format)}. Where neither the photo nor its lead has a mark, the position is measured by what
+     * is seen in both.
+     *
+     * @param seen subjects that were found, by file
+     */
+    public static Optional<StepFromLead> of(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
         boolean isLead = format.leads().containsValue(photo.file());
         Optional<Pattern> lead = isLead ? Optional.empty() : crops.leadPattern(photo, format);
         return lead.map(pattern -> {
@@ -34,10 +52,29 @@ public record StepFromLead(
             Point off = bySubject
                     ? own.subject().get().minus(pattern.subject().get())
                     : own.place().minus(pattern.place());
+            Optional<Point> sighted =
+                    own.subject().isPresent() || pattern.subject().isPresent() || !seen.containsKey(photo.file())
+                            ? Optional.empty()
+                            : crops.lead(photo, format)
+                                    .filter(led -> seen.containsKey(led.file()))
+                                    .map(led ->
+                                            place(crops, photo, format, seen).minus(place(crops, led, format, seen)));
             boolean isAccepted =
                     photo.entry(format.id()).placement() instanceof Placement.Follow follow && follow.isAccepted();
-            return new StepFromLead(tightness, off, bySubject, isAccepted, format.tolerance());
+            return new StepFromLead(
+                    tightness,
+                    sighted.orElse(off),
+                    bySubject || sighted.isPresent(),
+                    sighted.isPresent(),
+                    isAccepted,
+                    format.tolerance());
         });
+    }
+
+    /** Where what is seen in a photo lies in its crop. */
+    private static Point place(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
+        Point inPhoto = seen.get(photo.file()).in(photo.space());
+        return crops.of(photo, format).crop().placeOf(inPhoto, photo.angle());
     }
 
     /** How far out of step: up to 1 is within the tolerances. */

@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Size;
@@ -77,6 +79,38 @@ public record Photo(
     }
 
     /**
+     * What of it counts as picture: all of it, or what its trim leaves. In the pixels of its {@link #size}.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Bounds remaining() {
+        return preparation.trim().remaining(size());
+    }
+
+    /**
+     * How what counts of it lies.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Orientation orientation() {
+        return wholePixels().orientation();
+    }
+
+    /**
+     * The lane of the sheet it lies in.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Lane lane() {
+        return Lane.of(wholePixels());
+    }
+
+    /** What counts of it; a trim is stored as fractions, and rounding them makes no square a tall photo. */
+    private Size wholePixels() {
+        return PixelSize.nearest(remaining().size()).size();
+    }
+
+    /**
      * How what is stored of it lies in the plane of its crops.
      *
      * @throws IllegalStateException if the photo has not been read
@@ -91,6 +125,15 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline outline() {
+        return new Outline(remaining(), angle());
+    }
+
+    /**
+     * The edges of all of it, whatever its trim leaves.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Outline edges() {
         return new Outline(size(), angle());
     }
 
@@ -131,6 +174,10 @@ public record Photo(
 
     public Photo withAngle(Angle newAngle) {
         return withPreparation(preparation.withAngle(newAngle));
+    }
+
+    public Photo withTrim(Trim newTrim) {
+        return withPreparation(preparation.withTrim(newTrim));
     }
 
     public Photo withMark(Mark newMark) {

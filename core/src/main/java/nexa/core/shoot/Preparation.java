@@ -4,15 +4,16 @@ import nexa.core.geometry.Angle;
 
 /**
  * All that is done to a photo, for every format alike, before it is cropped: the quarter turn, then mirroring, then the
- * angle. Whoever asks whether two pictures or two files are the same, or takes back what was done, asks this; so another
+ * trim, then the angle. Whoever asks whether two pictures or two files are the same, or takes back what was done, asks this; so another
  * thing that can be done to a photo is added here.
  *
  * @param turn before anything else
  * @param isMirrored left to right, after the quarter turn
+ * @param trim what of the turned and mirrored photo does not count as picture
  * @param angle of the turned and mirrored photo
  */
-public record Preparation(QuarterTurn turn, boolean isMirrored, Angle angle) {
-    public static final Preparation NONE = new Preparation(QuarterTurn.NONE, false, Angle.NONE);
+public record Preparation(QuarterTurn turn, boolean isMirrored, Trim trim, Angle angle) {
+    public static final Preparation NONE = new Preparation(QuarterTurn.NONE, false, Trim.NONE, Angle.NONE);
 
     /** Whether nothing is done to the photo. */
     public boolean isNone() {
@@ -25,32 +26,36 @@ public record Preparation(QuarterTurn turn, boolean isMirrored, Angle angle) {
     }
 
     public Preparation withTurn(QuarterTurn newTurn) {
-        return new Preparation(newTurn, isMirrored, angle);
+        return new Preparation(newTurn, isMirrored, trim, angle);
     }
 
     public Preparation withMirrored(boolean nowMirrored) {
-        return new Preparation(turn, nowMirrored, angle);
+        return new Preparation(turn, nowMirrored, trim, angle);
     }
 
     public Preparation withAngle(Angle newAngle) {
-        return new Preparation(turn, isMirrored, newAngle);
+        return new Preparation(turn, isMirrored, trim, newAngle);
+    }
+
+    public Preparation withTrim(Trim newTrim) {
+        return new Preparation(turn, isMirrored, newTrim, angle);
     }
 
     /** The same, seen a quarter further clockwise. */
     public Preparation turnedRight() {
         // The quarter turn comes before mirroring, and a picture that is mirrored turns the other way.
         int way = isMirrored ? 270 : 90;
-        return withTurn(QuarterTurn.of((turn.degrees() + way) % 360));
+        return withTurn(QuarterTurn.of((turn.degrees() + way) % 360)).withTrim(trim.turnedRight());
     }
 
     /** The same, seen in a mirror that stands beside it. */
     public Preparation mirrored() {
-        return new Preparation(turn, !isMirrored, new Angle(0 - angle.degrees()));
+        return new Preparation(turn, !isMirrored, trim.mirrored(), new Angle(0 - angle.degrees()));
     }
 
     /** The part that a picture kept in memory has in its pixels; the rest is done when it is drawn. */
     public Preparation inPixels() {
-        return withAngle(Angle.NONE);
+        return withAngle(Angle.NONE).withTrim(Trim.NONE);
     }
 
     /**
@@ -58,6 +63,6 @@ public record Preparation(QuarterTurn turn, boolean isMirrored, Angle angle) {
      * is added to it says nothing where nothing is done.
      */
     public String fingerprint() {
-        return turn + " " + isMirrored + " " + angle;
+        return turn + " " + isMirrored + " " + angle + (trim.isNone() ? "" : " " + trim);
     }
 }

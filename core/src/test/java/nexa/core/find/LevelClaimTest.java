@@ -100,10 +100,10 @@ class LevelClaimTest {
         Photo untouched = Photo.untouched("a.jpg").withPixels(new PixelSize(300, 200));
         FoundLevel sure = LevelClaim.of(
                 Stream.of(1.5, 1.5, 1.5).map(LevelClaimTest::claims).toList());
-        assertThat(TakeLevels.isUsual(untouched, sure)).isTrue();
-        assertThat(TakeLevels.isUsual(byHand, sure)).as("set by hand").isFalse();
+        assertThat(TakeFound.isUsual(untouched, sure)).isTrue();
+        assertThat(TakeFound.isUsual(byHand, sure)).as("set by hand").isFalse();
         Shoot shoot = Shoot.of("Firing", Shoot.Order.NAME, List.of(), List.of(untouched, byHand));
-        Shoot taken = TakeLevels.of(shoot, Map.of("a.jpg", sure, "gone.jpg", sure));
+        Shoot taken = TakeFound.of(shoot, Map.of("a.jpg", List.of(sure), "gone.jpg", List.of(sure)));
         assertThat(taken.photo("a.jpg").angle()).isEqualTo(new Angle(-1.5));
         assertThat(taken.photo("b.jpg")).isEqualTo(byHand);
     }

@@ -85,7 +85,7 @@ class CarryTest {
         for (Photo photo : outcome.shoot().photos()) {
             PhotoCrop crop = crops.of(photo, outcome.shoot().format("page"));
             assertThat(photo.outline().contains(crop.crop(), 1e-6)).isTrue();
-            double ratio = photo.size().orientation() == Orientation.WIDE ? 4 / 3.0 : 0.75;
+            double ratio = photo.orientation() == Orientation.WIDE ? 4 / 3.0 : 0.75;
             assertThat(crop.crop().size().ratio()).isCloseTo(ratio, within(1e-9));
             assertThat(outcome.limited().contains(photo.file())).isEqualTo(crop.isLimited());
         }

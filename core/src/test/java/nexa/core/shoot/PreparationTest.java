@@ -16,7 +16,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Whatever can be done to a photo is told, taken along and taken back; a part that is forgotten somewhere fails here. */
 class PreparationTest {
     /** Everything is done: a new part is added here. */
-    private static final Preparation ALL = new Preparation(QuarterTurn.RIGHT, true, new Angle(3.5));
+    private static final Preparation ALL =
+            new Preparation(QuarterTurn.RIGHT, true, new Trim(0.1, 0.2, 0.3, 0.05), new Angle(3.5));
 
     static Stream<RecordComponent> parts() {
         return Stream.of(Preparation.class.getRecordComponents());
@@ -80,6 +81,8 @@ class PreparationTest {
     void aPictureInMemoryIsTheSameUntilWhatIsInItsPixelsChanges() {
         Photo photo = Photo.untouched("a.jpg").withPixels(new PixelSize(60, 40));
         assertThat(photo.withAngle(new Angle(2)).hasSamePictureAs(photo)).isTrue();
+        assertThat(photo.withTrim(new Trim(0.1, 0, 0, 0)).hasSamePictureAs(photo))
+                .isTrue();
         Preparation turned = Preparation.NONE.turnedRight();
         assertThat(photo.withPreparation(turned).hasSamePictureAs(photo)).isFalse();
         assertThat(photo.withPreparation(Preparation.NONE.mirrored()).hasSamePictureAs(photo))
@@ -94,6 +97,8 @@ class PreparationTest {
     @Test
     void filesDeliveredBeforeAreKnownByWhatWasWrittenOfThem() {
         assertThat(Preparation.NONE.fingerprint()).isEqualTo("NONE false Angle[degrees=0.0]");
-        assertThat(ALL.fingerprint()).isEqualTo("RIGHT true Angle[degrees=3.5]");
+        assertThat(ALL.fingerprint())
+                .isEqualTo("RIGHT true Angle[degrees=3.5] Trim[left=0.1, top=0.2, right=0.3, bottom=0.05]");
+        assertThat(ALL.withTrim(Trim.NONE).fingerprint()).isEqualTo("RIGHT true Angle[degrees=3.5]");
     }
 }

@@ -68,18 +68,9 @@ public final class CropSection {
     }
 
     private void add(GridPane grid, Field field, String key, int column, int row) {
-        TextField text = new TextField();
-        text.setId("number-" + EnumName.of(field));
-        text.getStyleClass().add("number-field");
-        text.setPrefColumnCount(5);
-        text.setAccessibleText(Words.get(key));
-        text.setTooltip(Parts.tooltip(Words.get("desk.number.tip")));
+        TextField text = Parts.numberField(
+                "number-" + EnumName.of(field), 5, Words.get(key), Words.get("desk.number.tip"), this::refill);
         text.setOnAction(event -> typed(field, text.getText()));
-        text.focusedProperty().addListener((observed, before, now) -> {
-            if (!now) {
-                refill();
-            }
-        });
         fields.put(field, text);
         grid.add(Parts.label(Words.get(key), "small", "quiet"), column, row);
         grid.add(text, column + 1, row);

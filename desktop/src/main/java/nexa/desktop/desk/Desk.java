@@ -4,18 +4,20 @@ import java.util.List;
 import javafx.scene.Node;
 import nexa.core.series.PhotoCrop;
 
-/** The desk below the picture: the level, the guides, the crop in numbers, and its place in the set. */
+/** The desk below the picture: the level and the shape, the guides, the crop in numbers, and its place in the set. */
 public final class Desk {
     private final DeskRow node;
     private final LevelSection level;
+    private final ShapeSection shape;
     private final GuideSection guides;
     private final CropSection crop;
 
-    public Desk(LevelSection level, GuideSection guides, CropSection crop, StepSection step) {
+    public Desk(LevelSection level, ShapeSection shape, GuideSection guides, CropSection crop, StepSection step) {
         this.level = level;
+        this.shape = shape;
         this.guides = guides;
         this.crop = crop;
-        this.node = new DeskRow(List.of(level.part()), List.of(guides.part(), crop.part(), step.part()));
+        this.node = new DeskRow(List.of(level.part(), shape.part()), List.of(guides.part(), crop.part(), step.part()));
     }
 
     public Node node() {
@@ -33,11 +35,13 @@ public final class Desk {
     public void show(PhotoCrop shown) {
         level.setEnabled(true);
         level.show(shown.photo().angle());
+        shape.show(shown);
         crop.show(shown);
     }
 
     public void clear() {
         level.setEnabled(false);
+        shape.clear();
         crop.clear();
     }
 }

@@ -38,6 +38,11 @@ final class DeskPlace {
         return width(parts);
     }
 
+    /** The width that its parts need if their own heads have room for the headings of all. */
+    double widthOfParts() {
+        return parts.stream().mapToDouble(DeskPart::width).max().orElse(0);
+    }
+
     /** The width that parts need in one place. */
     static double width(List<DeskPart> parts) {
         double widest = parts.stream().mapToDouble(DeskPart::width).max().orElse(0);

@@ -38,7 +38,7 @@ final class DeskRow extends Pane {
         for (DeskPlace place : places) {
             // The last one takes what room is left.
             boolean isLast = place == places.get(places.size() - 1);
-            double width = isLast ? getWidth() - x : place.width();
+            double width = isLast ? getWidth() - x : place == first ? first.widthOfParts() : place.width();
             place.lay(x, 1, width, getHeight() - 1);
             x += width;
         }
@@ -59,7 +59,7 @@ final class DeskRow extends Pane {
     }
 
     private double needed(int count) {
-        return first.width()
+        return first.widthOfParts()
                 + places(count).stream().mapToDouble(DeskPlace::width).sum();
     }
 

@@ -80,7 +80,7 @@ public final class StepSection {
 
     public void show(Shoot shoot, PhotoCrop crop, Optional<StepFromLead> step) {
         Format format = shoot.format(crop.format().id());
-        Optional<Photo> lead = shoot.leadFor(format, crop.photo().size().orientation());
+        Optional<Photo> lead = shoot.leadFor(format, crop.photo().orientation());
         String leadName = lead.map(photo -> PhotoNames.base(photo.file())).orElse("");
         what.getStyleClass().setAll("label", "step-what");
         more.setText("");
@@ -123,8 +123,7 @@ public final class StepSection {
                 .collect(Collectors.toSet());
         return shoot.photos().stream()
                 .filter(photo -> photo.entry(format.id()).placement() instanceof Placement.Follow)
-                .filter(photo ->
-                        photo.pixels().isPresent() && led.contains(photo.size().orientation()))
+                .filter(photo -> photo.pixels().isPresent() && led.contains(photo.orientation()))
                 .count();
     }
 

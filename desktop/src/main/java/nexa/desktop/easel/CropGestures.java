@@ -15,8 +15,10 @@ import nexa.core.geometry.Point;
 import nexa.core.series.Adjust;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.Trimming;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Trim;
 import nexa.desktop.desk.Vernier;
 import nexa.desktop.session.Gesture;
 import nexa.desktop.session.ShootSession;
@@ -218,6 +220,32 @@ final class CropGestures {
         Angle angle = gesture.angle();
         Shoot shoot = session.shoot().with(from.photo().file(), photo -> photo.withAngle(angle));
         return new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
+    }
+
+    /** Trims the photo. While it is held this goes on, else it ends by itself soon. */
+    void trimTo(Trim trim, boolean isHeld) {
+        boolean goesOn = isHeld && gesture.isHeld() && gesture.is(Edit.Kind.TRIM);
+        if (goesOn || begin(Edit.Kind.TRIM)) {
+            gesture.setTrim(trim);
+            PhotoCrop from = gesture.start();
+            Shoot shoot = Trimming.of(session.shoot(), from.photo().file(), trim);
+            PhotoCrop trimmed = new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
+            gesture.setCrop(trimmed.crop());
+            stage.trim(trimmed);
+            draftChanged.accept(trimmed);
+            if (isHeld) {
+                gesture.hold();
+            } else {
+                gesture.rest();
+            }
+        }
+    }
+
+    /** The trim as it is, or would be. */
+    Trim trim() {
+        return gesture.is(Edit.Kind.TRIM)
+                ? gesture.trim()
+                : session.photo().map(photo -> photo.preparation().trim()).orElse(Trim.NONE);
     }
 
     /** Shows a crop being found by a tool, as part of one gesture. */

@@ -10,6 +10,7 @@ import nexa.core.crop.Handle;
 import nexa.core.geometry.Point;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
+import nexa.core.shoot.Trim;
 import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.desk.Vernier;
 import nexa.desktop.session.ShootSession;
@@ -23,15 +24,22 @@ final class EaselKeys {
     private final PhotoStage stage;
     private final StageHand hand;
     private final FindLevel find;
+    private final TrimHand trim;
+    private final ProposalStrip proposals;
+    private final Runnable forget;
     private final PhotoActions actions;
     private final EaselSettings settings;
     private final StageLooks looks;
 
+    /** @param forget withdraws whatever is offered */
     EaselKeys(
             ShootSession session,
             PhotoStage stage,
             StageHand hand,
             FindLevel find,
+            TrimHand trim,
+            ProposalStrip proposals,
+            Runnable forget,
             PhotoActions actions,
             EaselSettings settings,
             StageLooks looks) {
@@ -39,6 +47,9 @@ final class EaselKeys {
         this.stage = stage;
         this.hand = hand;
         this.find = find;
+        this.trim = trim;
+        this.proposals = proposals;
+        this.forget = forget;
         this.actions = actions;
         this.settings = settings;
         this.looks = looks;
@@ -47,6 +58,9 @@ final class EaselKeys {
     /** Whether a key was meant for the easel and has been dealt with. */
     boolean pressed(KeyEvent key) {
         KeyCode code = key.getCode();
+        if (proposals.isOpen() && proposals.pressed(key)) {
+            return true;
+        }
         if (key.isControlDown() && (code == KeyCode.LEFT || code == KeyCode.RIGHT)) {
             actions.reorient(code == KeyCode.LEFT ? Reorient.LEFT : Reorient.RIGHT);
             return true;
@@ -91,7 +105,7 @@ final class EaselKeys {
             case COMMA, LESS -> hand.gestures().turnBy(-turn);
             case PERIOD, GREATER -> hand.gestures().turnBy(turn);
             case L -> {
-                find.forget();
+                forget.run();
                 hand.tools().take(Tools.Tool.TRACE);
             }
             case N -> hand.tools().take(Tools.Tool.DRAW);
@@ -118,6 +132,8 @@ final class EaselKeys {
             hand.tool().move(way, key);
         } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof Handle side) {
             hand.gestures().moveSide(side, pixels);
+        } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof Trim.Side side) {
+            trim.move(side, pixels);
         } else {
             hand.gestures().slide(pixels);
         }
@@ -128,6 +144,7 @@ final class EaselKeys {
             case PAGE_DOWN -> step(1);
             case PAGE_UP -> step(-1);
             case F -> find(key);
+            case K -> proposals.propose();
             case C -> actions.carry();
             case S -> actions.mark(Mark.SELECT);
             case DELETE -> actions.mark(Mark.OUT);
@@ -175,7 +192,8 @@ final class EaselKeys {
             case U -> stage.setUncropped(true);
             case SPACE -> hand.mouse().setMovesView(true);
             case ESCAPE -> {
-                find.forget();
+                forget.run();
+                stage.requestFocus();
                 hand.tools().putAllDown();
             }
             default -> {

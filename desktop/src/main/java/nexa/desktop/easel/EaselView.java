@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
@@ -17,6 +18,7 @@ import nexa.desktop.desk.Desk;
 import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.desk.GuideSection;
 import nexa.desktop.desk.LevelSection;
+import nexa.desktop.desk.ShapeSection;
 import nexa.desktop.desk.StepSection;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
@@ -40,6 +42,8 @@ public final class EaselView extends View {
     private final StageHint hint;
     private final TracedLines traced;
     private final FindLevel find;
+    private final TrimHand trim;
+    private final ProposalStrip proposals;
     private final StageLooks looks;
     private final EaselKeys keys;
     private final Desk desk;
@@ -69,15 +73,21 @@ public final class EaselView extends View {
         this.hint = new StageHint(stage, hand.tool());
         this.traced = new TracedLines(stage, hand);
         this.find = new FindLevel(session, stage, hand, hint, this::say);
+        this.trim = new TrimHand(session, stage, hand, hint, this::say, messages);
+        this.proposals = new ProposalStrip(session, stage, hand, settings, this::say);
         PhotoActions actions = new PhotoActions(session, overlays, hand::letGoOfAll);
         this.step = new StepSection(actions);
+        ShapeSection shape = new ShapeSection(trim);
+        trim.belongTo(shape.fields());
         this.desk = new Desk(
                 new LevelSection(new Levelling(stage, hand, find, actions, messages)),
+                shape,
                 new GuideSection(settings, () -> session.shoot().formats()),
                 new CropSection(new CropNumbers(session, stage, hand.gestures(), overlays, this::say, messages)),
                 step);
         this.looks = new StageLooks(session, settings, stage, hand.gestures(), desk.guides());
-        this.keys = new EaselKeys(session, stage, hand, find, actions, settings, looks);
+        this.keys = new EaselKeys(
+                session, stage, hand, find, trim, proposals, this::forgetOffers, actions, settings, looks);
         this.again = Parts.button("again.read", actions::readAgain);
         this.formats = new FormatsColumn(
                 session, kept, overlays, hand.gestures()::turnCrop, new AroundSection(settings).node());
@@ -85,7 +95,7 @@ public final class EaselView extends View {
         node.setTop(proofs.node());
         node.setLeft(formats.node());
         node.setCenter(work());
-        new StageMenu(session, hand.gestures(), hand.tools(), find, actions).listenTo(stage);
+        new StageMenu(session, hand.gestures(), hand.tools(), find, proposals, actions).listenTo(stage);
         listen();
         tellStanding();
     }
@@ -98,7 +108,7 @@ public final class EaselView extends View {
         StackPane place = new StackPane(stage, tag, hint.node(), traced.node(), again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
-        work.setBottom(desk.node());
+        work.setBottom(new VBox(proposals.node(), desk.node()));
         return work;
     }
 
@@ -113,6 +123,11 @@ public final class EaselView extends View {
 
     /** What the hand does is shown on the desk too. */
     private final class Hearing implements StageHand.Listener {
+        @Override
+        public void begins() {
+            proposals.close();
+        }
+
         @Override
         public void changed(PhotoCrop draft) {
             desk.show(draft);
@@ -150,8 +165,15 @@ public final class EaselView extends View {
         stage.requestFocus();
     }
 
-    private void refreshAnew() {
+    /** What was looked for is not wanted any more, and what was offered does not stand. */
+    private void forgetOffers() {
         find.forget();
+        trim.forget();
+        proposals.close();
+    }
+
+    private void refreshAnew() {
+        forgetOffers();
         hand.beginAnew();
         refresh();
         looks.showGuides();
@@ -162,6 +184,7 @@ public final class EaselView extends View {
             return;
         }
         Optional<PhotoCrop> crop = session.crop();
+        proposals.refresh();
         if (crop.isPresent()) {
             stage.show(crop.get());
             stage.overlay().onPhoto().show(spot(crop.get().photo()));
@@ -228,7 +251,7 @@ public final class EaselView extends View {
 
     @Override
     public void finish() {
-        find.forget();
+        forgetOffers();
         hand.letGoOfAll();
         hand.tools().putDown();
     }

@@ -12,12 +12,8 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.FoundWords;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.LevelFinding;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
-import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.work.Ticket;
-import nexa.imaging.work.Urgency;
 
 /**
  * Finds the level of the photo worked on: takes it where it is sure, offers it where it is likely, and says why not where it is
@@ -31,22 +27,14 @@ final class FindLevel {
     private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
-    private final StageHint hint;
-    private final Consumer<String> say;
+    private final Offer<FoundLevel> offer;
     private final PauseTransition shown = new PauseTransition(SHOWN);
-    private Ticket ticket = Ticket.NONE;
-    private String said = "";
-    private Optional<Offer> offer = Optional.empty();
-
-    /** A likely level, of a photo as it was then. */
-    private record Offer(Photo photo, FoundLevel level) {}
 
     FindLevel(ShootSession session, PhotoStage stage, StageHand hand, StageHint hint, Consumer<String> say) {
         this.session = session;
         this.stage = stage;
         this.hand = hand;
-        this.hint = hint;
-        this.say = say;
+        this.offer = new Offer<>(FoundLevel.class, session, stage, hint, say);
         shown.setOnFinished(event -> hide());
     }
 
@@ -55,56 +43,26 @@ final class FindLevel {
         hand.letGoOfAll();
         hand.tools().putDown();
         Optional<Photo> photo = session.photo().filter(session::isReady);
-        Optional<Offer> standing = offer.filter(made -> isAsItWas(made.photo()));
+        Optional<FoundLevel> standing = offer.standing();
         forget();
-        if (standing.isPresent()) {
-            take(standing.get().photo(), standing.get().level());
+        if (photo.isPresent() && standing.isPresent()) {
+            take(photo.get(), standing.get());
         } else {
-            photo.ifPresent(this::look);
+            photo.ifPresent(asked -> offer.look(asked, Words.get("find.looking"), level -> hear(asked, level)));
         }
-    }
-
-    private void look(Photo photo) {
-        say(Words.get("find.looking"));
-        ticket = session.levels().find(photo, Urgency.NOW, new LevelFinding.Listener() {
-            @Override
-            public void found(FoundLevel level) {
-                hear(photo, level);
-            }
-
-            @Override
-            public void failed(PhotoProblem problem) {
-                say(Words.say(problem));
-            }
-        });
     }
 
     private void hear(Photo asked, FoundLevel level) {
-        if (!isAsItWas(asked) || hand.gestures().isBusy()) {
-            unsay();
+        if (hand.gestures().isBusy()) {
+            offer.unsay();
         } else if (level.certainty() == Certainty.SURE) {
             take(asked, level);
-        } else if (level.certainty() == Certainty.LIKELY) {
-            offer = Optional.of(new Offer(asked, level));
-            stage.overlay()
-                    .onPhoto()
-                    .propose(level.lines().stream().map(LevelLine::segment).toList());
-            say(FoundWords.offer(level));
+        } else if (level.isSomething()) {
+            offer.make(
+                    asked, level, level.lines().stream().map(LevelLine::segment).toList(), FoundWords.offer(level));
         } else {
-            say(Words.get("find.not", FoundWords.whyNot(level)));
+            offer.say(Words.get("find.not", FoundWords.whyNot(level)));
         }
-    }
-
-    /** Whether the same photo is worked on and was neither turned nor mirrored meanwhile. */
-    private boolean isAsItWas(Photo asked) {
-        return session.photo()
-                .filter(now -> now.hasSamePictureAs(asked) && now.angle().equals(asked.angle()))
-                .isPresent();
-    }
-
-    private void say(String words) {
-        said = words;
-        say.accept(words);
     }
 
     private void take(Photo photo, FoundLevel level) {
@@ -114,35 +72,23 @@ final class FindLevel {
         }
         if (session.isReadOnly() && !isLevel) {
             // Nothing can be changed here: what was found is all there is to say.
-            say(FoundWords.offer(level));
+            offer.say(FoundWords.offer(level));
             return;
         }
         hand.tools().tracing().keep(level.lines());
-        say(FoundWords.taken(level, isLevel));
+        offer.say(FoundWords.taken(level, isLevel));
         shown.playFromStart();
     }
 
     /** The lines stay at hand in their bar; on the picture they have been seen. */
     private void hide() {
         stage.overlay().onPhoto().show(List.of());
-        unsay();
-    }
-
-    /** Says no more what was said, unless something else has been said since. */
-    private void unsay() {
-        if (hint.says(said)) {
-            say("");
-        }
+        offer.unsay();
     }
 
     /** What was being looked for is not wanted any more, and what was offered does not stand. */
     void forget() {
-        ticket.cancel();
-        if (offer.isPresent()) {
-            stage.overlay().onPhoto().show(List.of());
-        }
-        unsay();
         shown.stop();
-        offer = Optional.empty();
+        offer.forget();
     }
 }

@@ -9,6 +9,9 @@ import nexa.desktop.stage.PhotoStage;
 final class StageHand {
     /** Hears what the hand does. */
     interface Listener {
+        /** The mouse begins something on the stage. */
+        void begins();
+
         /** A gesture goes on. */
         void changed(PhotoCrop draft);
 
@@ -31,7 +34,7 @@ final class StageHand {
         this.gestures = new CropGestures(session, stage, listener::changed, listener::ended);
         this.tool = new ToolInHand(stage, listener::ended);
         this.tools = new Tools(session, stage, gestures, tool, listener::say, listener::traced);
-        this.mouse = new StageMouse(stage, gestures, tool);
+        this.mouse = new StageMouse(stage, gestures, tool, listener::begins);
     }
 
     CropGestures gestures() {

@@ -17,13 +17,21 @@ final class StageMenu {
     private final CropGestures gestures;
     private final Tools tools;
     private final FindLevel find;
+    private final ProposalStrip proposals;
     private final PhotoActions actions;
 
-    StageMenu(ShootSession session, CropGestures gestures, Tools tools, FindLevel find, PhotoActions actions) {
+    StageMenu(
+            ShootSession session,
+            CropGestures gestures,
+            Tools tools,
+            FindLevel find,
+            ProposalStrip proposals,
+            PhotoActions actions) {
         this.session = session;
         this.gestures = gestures;
         this.tools = tools;
         this.find = find;
+        this.proposals = proposals;
         this.actions = actions;
     }
 
@@ -38,6 +46,7 @@ final class StageMenu {
     private List<MenuItem> items() {
         List<MenuItem> items = new ArrayList<>(List.of(
                 item("menu.find", find::find),
+                item("menu.propose", proposals::propose),
                 item("menu.trace", () -> tools.take(Tools.Tool.TRACE)),
                 item("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
                 item("menu.largest", gestures::largest),

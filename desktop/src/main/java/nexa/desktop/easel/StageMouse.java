@@ -32,11 +32,14 @@ final class StageMouse {
     private Drag drag = Drag.NONE;
     private Point grip = Point.ORIGIN;
     private boolean movesView;
+    private final Runnable begun;
 
-    StageMouse(PhotoStage stage, CropGestures gestures, ToolInHand tool) {
+    /** @param begun hears that the mouse begins something */
+    StageMouse(PhotoStage stage, CropGestures gestures, ToolInHand tool, Runnable begun) {
         this.stage = stage;
         this.gestures = gestures;
         this.tool = tool;
+        this.begun = begun;
         stage.setOnMousePressed(this::pressed);
         stage.setOnMouseDragged(this::dragged);
         stage.setOnMouseReleased(this::released);
@@ -85,6 +88,12 @@ final class StageMouse {
     }
 
     private void pressed(MouseEvent event) {
+        begun.run();
+        if (stage.trim().isVisible()) {
+            // A press beside the handles only ends it: the photo comes to lie otherwise then.
+            stage.requestFocus();
+            return;
+        }
         stage.requestFocus();
         boolean isMiddle = event.getButton() == MouseButton.MIDDLE;
         if (stage.projection().isEmpty() || !isMiddle && event.getButton() != MouseButton.PRIMARY) {
@@ -152,6 +161,7 @@ final class StageMouse {
     }
 
     private void takeHandle(StackPane handle, MouseEvent event) {
+        begun.run();
         handle.requestFocus();
         if (event.getButton() == MouseButton.PRIMARY && gestures.hold(Edit.Kind.RESIZE)) {
             begin(Drag.HANDLE, pointIn(event).minus(gestures.placeOf((Handle) handle.getUserData())));

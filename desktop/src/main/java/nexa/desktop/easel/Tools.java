@@ -153,8 +153,7 @@ final class Tools {
         private static OptionalDouble ratio(Format format, Photo photo) {
             return format.ratio().isFree()
                     ? OptionalDouble.empty()
-                    : OptionalDouble.of(
-                            format.ratioFor(photo.size(), photo.size().orientation()));
+                    : OptionalDouble.of(format.ratioFor(photo.remaining().size(), photo.orientation()));
         }
     }
 

@@ -4,42 +4,70 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import nexa.core.find.FoundLevel;
+import nexa.core.find.Found;
+import nexa.core.find.TakeFound;
+import nexa.core.propose.Proposal;
+import nexa.core.propose.TakeProposals;
 import nexa.core.shoot.Photo;
-import nexa.desktop.session.LevelFinding;
+import nexa.desktop.session.Finding;
+import nexa.desktop.session.ShootSession;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 
 /** Looks at many photos, one after the other, until it is stopped. */
 final class FindInMany {
-    private final LevelFinding finding;
+    private final ShootSession session;
     private final Consumer<FoundPhoto> found;
     private final List<Ticket> tickets = new ArrayList<>();
 
     /** @param found hears of each photo */
-    FindInMany(LevelFinding finding, Consumer<FoundPhoto> found) {
-        this.finding = finding;
+    FindInMany(ShootSession session, Consumer<FoundPhoto> found) {
+        this.session = session;
         this.found = found;
     }
 
-    /** Looks at these, and at those no more that were still to come. */
-    void look(List<Photo> photos) {
+    /** Looks for something in these, and in those no more that were still to come. */
+    void look(FindWhat what, List<Photo> photos) {
         stop();
         for (Photo photo : photos) {
-            tickets.add(finding.find(photo, Urgency.IDLE, new LevelFinding.Listener() {
-                @Override
-                public void found(FoundLevel level) {
-                    found.accept(new FoundPhoto(photo, Optional.of(level)));
-                }
-
-                @Override
-                public void failed(PhotoProblem problem) {
-                    found.accept(new FoundPhoto(photo, Optional.empty()));
-                }
-            }));
+            tickets.add(what == FindWhat.CROPS ? propose(photo) : find(what, what.type(), photo));
         }
-        finding.saveSoon();
+        session.finding().saveSoon();
+    }
+
+    private <T extends Found> Ticket find(FindWhat what, Class<T> type, Photo photo) {
+        boolean isDone = TakeFound.isDone(photo, type);
+        return session.finding().find(type, photo, Urgency.IDLE, new Finding.Listener<T>() {
+            @Override
+            public void found(T some) {
+                found.accept(new FoundPhoto(photo, what, Optional.of(some), isDone));
+            }
+
+            @Override
+            public void failed(PhotoProblem problem) {
+                found.accept(new FoundPhoto(photo, what, Optional.empty(), isDone));
+            }
+        });
+    }
+
+    /** The first proposal for the format worked in. */
+    private Ticket propose(Photo photo) {
+        String format = session.formatProperty().get();
+        boolean isDone = TakeProposals.isDone(photo, format);
+        double ratio = session.crop(photo, session.format()).crop().size().ratio();
+        return session.finding().propose(photo, ratio, 1, Urgency.IDLE, new Finding.Listener<>() {
+            @Override
+            public void found(List<Proposal> proposals) {
+                found.accept(
+                        new FoundPhoto(photo, FindWhat.CROPS, proposals.stream().findFirst(), isDone));
+            }
+
+            @Override
+            public void failed(PhotoProblem problem) {
+                found.accept(new FoundPhoto(photo, FindWhat.CROPS, Optional.empty(), isDone));
+            }
+        });
     }
 
     /** Begins with no further photo, and no further stage of one. */

@@ -1,6 +1,7 @@
 package nexa.desktop.find;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -16,10 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import nexa.core.find.FoundLevel;
-import nexa.core.find.TakeLevels;
-import nexa.core.shoot.Edit;
-import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Choices;
@@ -30,7 +27,7 @@ import nexa.desktop.session.ShootSession;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
-/** Finds levels in many photos: shows what was found, and takes what is ticked as one edit. */
+/** Finds levels, borders, subjects or crops in many photos: shows what was found, and takes what is ticked as one edit. */
 public final class FindPanel extends VBox implements Overlays.Inner {
     private static final int ACROSS = 4;
     private static final double HEIGHT = 470;
@@ -47,11 +44,13 @@ public final class FindPanel extends VBox implements Overlays.Inner {
 
     private final ShootSession session;
     private final Runnable close;
-    private final FoundList found = new FoundList();
+    private final Map<FindWhat, FoundList> found = new EnumMap<>(FindWhat.class);
+    private final Runnable taken;
     private final FindInMany finding;
     private final ObservableList<FoundList.Row> rows = FXCollections.observableArrayList();
     private final List<FoundCell> cells = new ArrayList<>();
     private final PauseTransition settle = new PauseTransition(SETTLE);
+    private final Choices<FindWhat> what;
     private final Choices<Whom> whom;
     private final Label progress = Parts.label("", "quiet");
     private final ProgressBar bar = new ProgressBar(0);
@@ -59,7 +58,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     private final Button take = Parts.button("find.take", this::take, "main-action");
     private final StackPane place = new StackPane();
     private final VirtualFlow<FoundList.Row, FoundCell> flow;
-    private final Node list;
+    private final Node scroll;
     private final FoundLarge large;
     private List<String> files = List.of();
     private boolean isStopped;
@@ -67,20 +66,34 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     /** Opens it for the chosen photos where there are several, else for all. */
     public static void open(ShootSession session, Overlays overlays) {
         Set<String> chosen = session.chosenProperty().get();
-        open(session, overlays, chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING);
+        open(session, overlays, FindWhat.LEVELS, chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING);
     }
 
     /** Opens it. */
-    public static void open(ShootSession session, Overlays overlays, Whom first) {
+    public static void open(ShootSession session, Overlays overlays, FindWhat what, Whom whom) {
+        open(session, overlays, what, whom, () -> {});
+    }
+
+    /**
+     * Opens it.
+     *
+     * @param taken what comes once something has been taken
+     */
+    public static void open(ShootSession session, Overlays overlays, FindWhat what, Whom whom, Runnable taken) {
         if (!session.photos().isEmpty()) {
-            overlays.show(new FindPanel(session, overlays::close, first));
+            overlays.show(new FindPanel(session, overlays::close, what, whom, taken));
         }
     }
 
-    private FindPanel(ShootSession session, Runnable close, Whom first) {
+    private FindPanel(ShootSession session, Runnable close, FindWhat firstWhat, Whom first, Runnable taken) {
         this.session = session;
         this.close = close;
-        this.finding = new FindInMany(session.levels(), this::add);
+        this.taken = taken;
+        this.finding = new FindInMany(session, this::add);
+        for (FindWhat each : FindWhat.values()) {
+            found.put(each, new FoundList());
+        }
+        what = new Choices<>("find.what", firstWhat, chosen -> look());
         getStyleClass().add("find-panel");
         setSpacing(12);
         whom = new Choices<>("find", first, chosen -> look());
@@ -89,17 +102,17 @@ public final class FindPanel extends VBox implements Overlays.Inner {
                 .setDisable(session.photo().filter(session::isReady).isEmpty());
         flow = VirtualFlow.createVertical(rows, this::newCell);
         flow.setId("found");
-        list = new VirtualizedScrollPane<>(flow);
+        scroll = new VirtualizedScrollPane<>(flow);
         large = new FoundLarge(session.pictures(), new Prints());
         place.setMinHeight(HEIGHT);
         place.setPrefHeight(HEIGHT);
         place.getStyleClass().add("found-place");
-        place.getChildren().setAll(list);
+        place.getChildren().setAll(scroll);
         stop.setId("find-stop");
         take.setId("find-take");
         progress.setId("find-progress");
         settle.setOnFinished(event -> show());
-        getChildren().addAll(heading(), whomRow(), place, foot());
+        getChildren().addAll(heading(), whatRow(), whomRow(), place, foot());
         // Closed by whatever way: what is still to come is not wanted any more.
         sceneProperty().addListener((observed, before, now) -> {
             if (now == null) {
@@ -119,6 +132,17 @@ public final class FindPanel extends VBox implements Overlays.Inner {
                 Parts.closeButton(close));
         heading.setAlignment(Pos.BASELINE_LEFT);
         return heading;
+    }
+
+    private HBox whatRow() {
+        HBox row = new HBox(5, Parts.label(Words.get("find.what"), "quiet", "carry-label"));
+        row.getChildren().addAll(what.buttons());
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private FoundList list() {
+        return found.get(what.chosen());
     }
 
     private HBox whomRow() {
@@ -149,20 +173,21 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     private final class Prints implements FoundPrint.Actions {
         @Override
         public boolean isTicked(String file) {
-            return found.isTicked(file);
+            return list().isTicked(file);
         }
 
         @Override
         public void toggle(String file) {
-            found.toggle(file);
+            list().toggle(file);
             cells.forEach(FoundCell::again);
             count();
         }
 
         @Override
         public void open(String file) {
-            List<String> order = found.order(files);
-            large.show(order.stream().map(each -> found.get(each).orElseThrow()).toList(), order.indexOf(file));
+            List<String> order = list().order(files);
+            large.show(
+                    order.stream().map(each -> list().get(each).orElseThrow()).toList(), order.indexOf(file));
             place.getChildren().setAll(large);
             large.requestFocus();
         }
@@ -172,9 +197,9 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     public boolean back() {
         boolean isLarge = place.getChildren().contains(large);
         if (isLarge) {
-            place.getChildren().setAll(list);
+            place.getChildren().setAll(scroll);
             cells.forEach(FoundCell::again);
-            list.requestFocus();
+            scroll.requestFocus();
         }
         return isLarge;
     }
@@ -183,9 +208,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
         boolean isIn = switch (whom.chosen()) {
             case CHOSEN -> session.chosenProperty().get().contains(photo.file());
             case LANE ->
-                session.photo()
-                        .filter(here -> Lane.of(here.size()) == Lane.of(photo.size()))
-                        .isPresent();
+                session.photo().filter(here -> here.lane() == photo.lane()).isPresent();
             case EVERYTHING -> true;
             case NOT_DONE -> !photo.entry(session.formatProperty().get()).isDone();
         };
@@ -200,7 +223,9 @@ public final class FindPanel extends VBox implements Overlays.Inner {
                 .toList();
         files = photos.stream().map(Photo::file).toList();
         isStopped = false;
-        finding.look(photos.stream().filter(photo -> !found.has(photo.file())).toList());
+        finding.look(
+                what.chosen(),
+                photos.stream().filter(photo -> !list().has(photo.file())).toList());
         show();
     }
 
@@ -215,14 +240,14 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private void add(FoundPhoto photo) {
-        found.add(photo);
+        found.get(photo.what()).add(photo);
         if (settle.getStatus() != PauseTransition.Status.RUNNING) {
             settle.playFromStart();
         }
     }
 
     private void show() {
-        List<FoundList.Row> fresh = found.rows(files, ACROSS);
+        List<FoundList.Row> fresh = list().rows(files, ACROSS);
         int top = rows.isEmpty() ? 0 : flow.getFirstVisibleIndex();
         int same = 0;
         while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
@@ -237,7 +262,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
             // What comes in moves nothing that is looked at further than it must.
             flow.showAsFirst(Math.max(0, top));
         }
-        long done = found.count(files);
+        long done = list().count(files);
         boolean isAll = done == files.size();
         progress.setText(
                 Words.get(isAll ? "find.all" : isStopped ? "find.stopped" : "find.progress", done, files.size()));
@@ -248,15 +273,21 @@ public final class FindPanel extends VBox implements Overlays.Inner {
         count();
     }
 
+    private Ticked ticked() {
+        return Ticked.of(found, files, session.shoot());
+    }
+
     private void count() {
-        int count = found.toTake(files, session.shoot()).size();
-        take.setText(Words.get("find.take", count));
-        take.setDisable(count == 0 || session.isReadOnly());
+        Ticked ticked = ticked();
+        take.setText(Words.get("find.take", ticked.counts(what.chosen())));
+        take.setDisable(ticked.isNothing() || session.isReadOnly());
     }
 
     private void take() {
-        Map<String, FoundLevel> levels = found.toTake(files, session.shoot());
+        Ticked ticked = ticked();
+        String format = session.formatProperty().get();
         close.run();
-        session.editMany(Edit.Kind.LEVEL, session.formatProperty().get(), shoot -> TakeLevels.of(shoot, levels));
+        session.editMany(ticked.kind(), format, shoot -> ticked.taken(shoot, format));
+        taken.run();
     }
 }

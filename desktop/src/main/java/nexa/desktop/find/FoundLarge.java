@@ -67,8 +67,7 @@ final class FoundLarge extends VBox {
         FoundPhoto found = photos.get(here);
         picture.show(found, WIDTH, HEIGHT);
         Parts.setName(name, found.photo().file());
-        words.setText(
-                FoundWords.found(found.level(), found.photo().angle(), found.group() == FoundPhoto.Group.LEVELLED));
+        words.setText(FoundWords.found(found.found(), found.photo(), found.isDone()));
         setAccessibleText(Words.get("find.print", name.getText(), words.getText()));
         again();
     }

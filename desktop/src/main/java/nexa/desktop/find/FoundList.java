@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.find.FoundLevel;
+import nexa.core.find.Found;
 import nexa.core.shoot.Shoot;
 
 /** What was found in photos so far, and what of it is ticked. For one thread. */
@@ -95,17 +95,17 @@ final class FoundList {
     }
 
     /** What is taken of some files: all that is ticked, but of photos that look otherwise meanwhile. */
-    Map<String, FoundLevel> toTake(Collection<String> files, Shoot now) {
-        Map<String, FoundLevel> levels = new LinkedHashMap<>();
+    Map<String, Found> toTake(Collection<String> files, Shoot now) {
+        Map<String, Found> taken = new LinkedHashMap<>();
         for (String file : files) {
             get(file)
                     .filter(photo -> isTicked(file))
                     .filter(photo -> now.find(file)
                             .filter(photo.photo()::hasSamePictureAs)
                             .isPresent())
-                    .flatMap(FoundPhoto::level)
-                    .ifPresent(level -> levels.put(file, level));
+                    .flatMap(FoundPhoto::found)
+                    .ifPresent(some -> taken.put(file, some));
         }
-        return levels;
+        return taken;
     }
 }

@@ -2,51 +2,64 @@ package nexa.desktop.find;
 
 import java.util.Optional;
 import nexa.core.find.Certainty;
-import nexa.core.find.FoundLevel;
-import nexa.core.find.TakeLevels;
+import nexa.core.find.Found;
 import nexa.core.shoot.Photo;
 
 /**
- * What came of looking at a photo.
+ * What came of looking for something in a photo.
  *
  * @param photo as it was looked at
- * @param level empty if it could not be read
+ * @param what what was looked for
+ * @param found empty if it could not be read
+ * @param isDone whether the photo had such a thing already
  */
-record FoundPhoto(Photo photo, Optional<FoundLevel> level) {
+record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Found> found, boolean isDone) {
 
     /** What photos are shown together, in this order. */
     enum Group {
         SURE,
-        LIKELY,
-        LEVELLED,
+        LIKELY_LEVELS,
+        LIKELY_BORDERS,
+        LIKELY_SUBJECTS,
+        LIKELY_CROPS,
+        DONE_LEVELS,
+        DONE_BORDERS,
+        DONE_SUBJECTS,
+        DONE_CROPS,
         PLAIN,
         NOTHING_STRAIGHT,
         RUN_TOGETHER,
         LINES_DISAGREE,
+        NO_BORDER,
+        SEVERAL_ALIKE,
+        FILLS_PICTURE,
+        AT_EDGE,
+        NOTHING_STANDS_OUT,
         UNREADABLE
     }
 
     Group group() {
-        if (level.isEmpty()) {
+        if (found.isEmpty()) {
             return Group.UNREADABLE;
         }
-        FoundLevel found = level.get();
-        if (found.certainty() == Certainty.NOT_SURE) {
-            return Group.valueOf(found.reason().name());
+        Found some = found.get();
+        if (!some.isSomething()) {
+            return Group.valueOf(what.doubt(some));
         }
-        if (TakeLevels.isLevelled(photo)) {
-            return Group.LEVELLED;
+        if (isDone) {
+            return Group.valueOf("DONE_" + what.name());
         }
-        return found.certainty() == Certainty.SURE ? Group.SURE : Group.LIKELY;
+        return some.certainty() == Certainty.SURE ? Group.SURE : Group.valueOf("LIKELY_" + what.name());
     }
 
     /** Whether there is anything to take. */
     boolean canBeTaken() {
-        return level.filter(found -> found.certainty() != Certainty.NOT_SURE).isPresent();
+        return found.filter(Found::isSomething).isPresent();
     }
 
     /** Whether it is taken unless the photographer says otherwise. */
     boolean isUsual() {
-        return level.filter(found -> TakeLevels.isUsual(photo, found)).isPresent();
+        return !isDone
+                && found.filter(some -> some.certainty() == Certainty.SURE).isPresent();
     }
 }

@@ -1,15 +1,27 @@
 package nexa.desktop.find;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Circle;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
+import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.FoundTrim;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
+import nexa.core.propose.Proposal;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import nexa.desktop.picture.Thumb;
 import nexa.imaging.pictures.PictureLibrary;
 
@@ -18,13 +30,17 @@ final class FoundPicture extends StackPane {
     private final Thumb thumb;
     private final Path halo = new Path();
     private final Path lines = new Path();
-    private final Pane layer = new Pane(halo, lines);
+    private final Circle ringHalo = new Circle();
+    private final Circle ring = new Circle();
+    private final Pane layer = new Pane(halo, lines, ringHalo, ring);
     private final Rectangle clip = new Rectangle();
 
     FoundPicture(PictureLibrary library) {
         thumb = new Thumb(library);
         halo.getStyleClass().add("found-halo");
         lines.getStyleClass().add("found-line");
+        ringHalo.getStyleClass().add("found-halo");
+        ring.getStyleClass().add("found-line");
         layer.setMouseTransparent(true);
         layer.setClip(clip);
         getChildren().addAll(thumb, layer);
@@ -39,15 +55,59 @@ final class FoundPicture extends StackPane {
         layer.setMaxSize(thumb.getMaxWidth(), thumb.getMaxHeight());
         clip.setWidth(thumb.getMaxWidth());
         clip.setHeight(thumb.getMaxHeight());
-        List<LevelLine> drawn = found.level().map(FoundLevel::lines).orElse(List.of());
+        ring(Optional.empty(), factor);
+        List<Segment> drawn = List.of();
+        if (found.found().isPresent()) {
+            Found some = found.found().get();
+            if (some instanceof FoundLevel level) {
+                drawn = level.lines().stream().map(LevelLine::segment).toList();
+            } else if (some instanceof FoundTrim border && border.isSomething()) {
+                drawn = around(new Outline(border.trim().remaining(found.photo().size()), Angle.NONE).corners());
+            } else if (some instanceof FoundSubject subject) {
+                ring(subject.subject().map(spot -> Spot.of(spot, found.photo())), factor);
+            } else if (some instanceof Proposal proposal) {
+                drawn = around(proposal.crop().corners(found.photo().angle()));
+            }
+        }
+        draw(drawn, factor);
+    }
+
+    /** A ring that was found, in the photo's pixels. */
+    private record Spot(Point at, double radius) {
+        static Spot of(Subject subject, Photo photo) {
+            return new Spot(
+                    subject.in(photo.space()), subject.radiusIn(photo.space()).orElse(0));
+        }
+    }
+
+    private void ring(Optional<Spot> spot, double factor) {
+        for (Circle circle : List.of(ringHalo, ring)) {
+            circle.setVisible(spot.isPresent());
+            spot.ifPresent(shown -> {
+                circle.setCenterX(shown.at().x() * factor);
+                circle.setCenterY(shown.at().y() * factor);
+                circle.setRadius(shown.radius() * factor);
+            });
+        }
+    }
+
+    /** The sides between corners. */
+    private static List<Segment> around(List<Point> corners) {
+        List<Segment> sides = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            sides.add(new Segment(corners.get(i), corners.get((i + 1) % corners.size())));
+        }
+        return sides;
+    }
+
+    private void draw(List<Segment> drawn, double factor) {
         for (Path path : List.of(halo, lines)) {
             path.getElements().clear();
-            for (LevelLine line : drawn) {
-                Segment at = line.times(factor).segment();
+            for (Segment at : drawn) {
                 path.getElements()
                         .addAll(
-                                new MoveTo(at.from().x(), at.from().y()),
-                                new LineTo(at.to().x(), at.to().y()));
+                                new MoveTo(at.from().x() * factor, at.from().y() * factor),
+                                new LineTo(at.to().x() * factor, at.to().y() * factor));
             }
         }
     }
@@ -56,5 +116,6 @@ final class FoundPicture extends StackPane {
         thumb.clear();
         halo.getElements().clear();
         lines.getElements().clear();
+        ring(Optional.empty(), 1);
     }
 }

@@ -33,6 +33,9 @@ final class FoundPrint extends ToggleButton {
     private final Label tick = Parts.label("✓", "found-tick");
     private final Label name = Parts.name("small");
     private final Label words = Parts.label("", "small", "quiet");
+    /** What takes a line of its own. */
+    private final Label reason = Parts.label("", "small", "quiet");
+
     private String file = "";
 
     FoundPrint(PictureLibrary library, Actions actions) {
@@ -44,7 +47,8 @@ final class FoundPrint extends ToggleButton {
         HBox caption = new HBox(5, tick, name, Parts.spacer(), words);
         caption.setAlignment(Pos.CENTER_LEFT);
         caption.setPrefWidth(WIDTH);
-        VBox content = new VBox(3, picture, caption);
+        reason.setMaxWidth(WIDTH);
+        VBox content = new VBox(3, picture, caption, reason);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         setOnAction(event -> actions.toggle(file));
@@ -67,9 +71,13 @@ final class FoundPrint extends ToggleButton {
         setId("found-" + PhotoNames.base(file));
         picture.show(found, WIDTH, PICTURE);
         Parts.setName(name, file);
-        String said =
-                FoundWords.found(found.level(), found.photo().angle(), found.group() == FoundPhoto.Group.LEVELLED);
-        words.setText(said);
+        String said = FoundWords.found(found.found(), found.photo(), found.isDone());
+        boolean isLong = found.what() == FindWhat.CROPS;
+        words.setText(isLong ? "" : said);
+        reason.setText(isLong ? said : "");
+        reason.setTooltip(isLong ? Parts.tooltip(said) : null);
+        reason.setManaged(isLong);
+        reason.setVisible(isLong);
         setAccessibleText(Words.get("find.print", PhotoNames.base(file), said));
         setVisible(true);
         again();

@@ -19,13 +19,16 @@ final class Flick extends StackPane {
     private static final Duration EACH = Duration.millis(420);
     private static final double MARGIN = 40;
 
+    private final OnView onView;
     private final Thumb thumb;
     private final Label name = Parts.label("");
     private final Timeline timeline = new Timeline(new KeyFrame(EACH, event -> step(1)));
     private List<LineUp.Entry> entries = List.of();
     private int here;
 
-    Flick(ShootSession session) {
+    /** @param onView hears what is on view */
+    Flick(ShootSession session, OnView onView) {
+        this.onView = onView;
         thumb = new Thumb(session.pictures());
         VBox place = new VBox(8, thumb, name);
         place.setAlignment(Pos.CENTER);
@@ -52,6 +55,7 @@ final class Flick extends StackPane {
         LineUp.Entry entry = entries.get(here);
         thumb.show(entry.crop(), getWidth() - 2 * MARGIN, getHeight() - 2 * MARGIN);
         name.setText(PhotoNames.base(entry.file()));
+        onView.see(entry.crop(), Math.max(thumb.getMaxWidth(), thumb.getMaxHeight()));
     }
 
     /** Goes on by hand from now on. */

@@ -14,6 +14,7 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import nexa.desktop.session.ShootNow;
 
 /** The crops lined up, furthest out of step first or in the shoot's order, with how near each is to its lead. */
@@ -48,19 +49,26 @@ final class LineUp {
             return follows() && step.map(StepFromLead::isOut).orElse(false);
         }
 
+        /** Whether it is the lead, or near enough to it. */
+        boolean isIn() {
+            return crop.state() == PhotoCrop.State.LEAD || follows() && step.isPresent() && !isOut();
+        }
+
         private double distance() {
             return isOut() ? step.orElseThrow().distance() : 0;
         }
     }
 
-    /** The crops of an orientation, but for photos marked out, in the format worked in. */
-    static LineUp of(ShootNow now, Orientation orientation, boolean furthestFirst) {
+    /**
+     * The crops of an orientation, but for photos marked out, in the format worked in.
+     *
+     * @param seen subjects that were found, to measure by where nothing is marked
+     */
+    static LineUp of(ShootNow now, Orientation orientation, boolean furthestFirst, Map<String, Subject> seen) {
         Crops crops = new Crops(now.shoot());
         List<Entry> entries = now.photos().stream()
-                .filter(photo -> now.isReady(photo)
-                        && photo.mark() != Mark.OUT
-                        && photo.size().orientation() == orientation)
-                .map(photo -> entry(crops, photo, now.format()))
+                .filter(photo -> now.isReady(photo) && photo.mark() != Mark.OUT && photo.orientation() == orientation)
+                .map(photo -> entry(crops, photo, now.format(), seen))
                 .collect(Collectors.toCollection(ArrayList::new));
         if (furthestFirst) {
             entries.sort(Comparator.comparingDouble(Entry::distance).reversed());
@@ -68,8 +76,8 @@ final class LineUp {
         return new LineUp(entries);
     }
 
-    static Entry entry(Crops crops, Photo photo, Format format) {
-        return new Entry(crops.of(photo, format), StepFromLead.of(crops, photo, format));
+    static Entry entry(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
+        return new Entry(crops.of(photo, format), StepFromLead.of(crops, photo, format, seen));
     }
 
     /** The files in this order. */

@@ -1,5 +1,6 @@
 package nexa.desktop.lineup;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -28,6 +29,9 @@ final class LineUpFoot {
 
         void leaveAsItIs();
 
+        /** Marks done what is in step and has been on view. */
+        void theseAreRight();
+
         void openEasel();
 
         /** Goes back to the crops. */
@@ -45,14 +49,19 @@ final class LineUpFoot {
     private final Label hereWords = Parts.label("", "small", "quiet");
     private final Button bring;
     private final Button leave;
+    private final Button right;
+    private final OnView onView;
 
-    LineUpFoot(ShootSession session, Actions actions) {
+    LineUpFoot(ShootSession session, OnView onView, Actions actions) {
         this.session = session;
         this.actions = actions;
+        this.onView = onView;
         this.tolerances = new Tolerances(session, actions::toCrops);
         this.spread = new Spread(actions::choose);
         this.bring = Parts.button("lineup.bring", actions::bringIntoStep, "main-action", "carry");
         this.leave = Parts.button("lineup.leave", actions::leaveAsItIs, "small-button");
+        this.right = Parts.button("lineup.right", actions::theseAreRight, "small-button");
+        right.setId("these-are-right");
         bring.setId("bring");
         leave.setId("leave");
         node = new HBox(spread(), outOfStep(), here());
@@ -74,7 +83,9 @@ final class LineUpFoot {
     }
 
     private VBox outOfStep() {
-        VBox part = new VBox(4, Parts.label(Words.get("lineup.out"), "section-title"), outList);
+        HBox heading = new HBox(6, Parts.label(Words.get("lineup.out"), "section-title"), Parts.spacer(), right);
+        heading.setAlignment(Pos.CENTER_LEFT);
+        VBox part = new VBox(4, heading, outList);
         part.setMinWidth(270);
         return part;
     }
@@ -97,6 +108,22 @@ final class LineUpFoot {
         spread.show(lineUp.entries(), format.tolerance(), current);
         showOut(lineUp);
         showHere(lineUp.find(current));
+        showRight(lineUp);
+    }
+
+    /** Those that “These are right” is for. */
+    List<String> right(LineUp lineUp) {
+        return lineUp.entries().stream()
+                .filter(entry -> entry.isIn() && !entry.crop().isDone() && onView.has(entry.crop()))
+                .map(LineUp.Entry::file)
+                .toList();
+    }
+
+    /** More may have been on view since. */
+    void showRight(LineUp lineUp) {
+        int count = right(lineUp).size();
+        right.setText(Words.get("lineup.right", count));
+        right.setDisable(count == 0 || session.isReadOnly());
     }
 
     private void showOut(LineUp lineUp) {

@@ -32,6 +32,8 @@ final class LineUpGrid {
 
     private final ShootSession session;
     private final Supplier<Guide> guide;
+    private final SeenSubjects seen;
+    private final OnView onView;
     private final Runnable openEasel;
     private final Gesture gesture;
     private final ObservableList<List<String>> rows = FXCollections.observableArrayList();
@@ -49,11 +51,15 @@ final class LineUpGrid {
      * No crops yet.
      *
      * @param guide laid over every crop
+     * @param seen what is measured by where nothing is marked
+     * @param onView hears what is on view
      * @param openEasel opens the photo worked on, on the easel
      */
-    LineUpGrid(ShootSession session, Supplier<Guide> guide, Runnable openEasel) {
+    LineUpGrid(ShootSession session, Supplier<Guide> guide, SeenSubjects seen, OnView onView, Runnable openEasel) {
         this.session = session;
         this.guide = guide;
+        this.seen = seen;
+        this.onView = onView;
         this.openEasel = openEasel;
         this.gesture = new Gesture(session, () -> drafted = Optional.empty());
         flow.setFocusTraversable(true);
@@ -132,7 +138,22 @@ final class LineUpGrid {
 
     private void fill(LineUpCell cell, String file) {
         boolean isCurrent = session.photoProperty().get().equals(Optional.of(file));
-        entry(file).ifPresentOrElse(entry -> cell.show(entry, width(), guide.get(), isCurrent), cell::clear);
+        entry(file)
+                .ifPresentOrElse(
+                        entry -> {
+                            cell.show(entry, width(), guide.get(), isCurrent);
+                            onView.see(
+                                    entry.crop(),
+                                    width()
+                                            * Math.max(
+                                                    1,
+                                                    1
+                                                            / entry.crop()
+                                                                    .crop()
+                                                                    .size()
+                                                                    .ratio()));
+                        },
+                        cell::clear);
     }
 
     private double width() {
@@ -146,13 +167,13 @@ final class LineUpGrid {
             return now.shoot()
                     .find(file)
                     .filter(session::isReady)
-                    .map(photo -> LineUp.entry(now.crops(), photo, session.format()));
+                    .map(photo -> LineUp.entry(now.crops(), photo, session.format(), seen.known()));
         }
         return session.shoot()
                 .find(file)
                 .filter(session::isReady)
-                .map(photo ->
-                        new LineUp.Entry(session.crop(photo, session.format()), session.step(photo, session.format())));
+                .map(photo -> new LineUp.Entry(
+                        session.crop(photo, session.format()), session.step(photo, session.format(), seen.known())));
     }
 
     /** What the hand does in a cell. */

@@ -29,6 +29,9 @@ final class LineUpTools {
         void order();
 
         void guide();
+
+        /** Whether to measure by what is seen where nothing is marked. */
+        void sight(boolean isUsed);
     }
 
     private final SplitRow node;
@@ -36,6 +39,7 @@ final class LineUpTools {
     private final ToggleButton wide = Parts.toggle("lineup.wide", "choice");
     private final ToggleButton tall = Parts.toggle("lineup.tall", "choice");
     private final ToggleButton furthest = Parts.toggle("lineup.furthest", "choice");
+    private final ToggleButton sight = Parts.toggle("lineup.sight", "choice");
     private final ComboBox<String> guide = new ComboBox<>();
 
     LineUpTools(ShootSession session, Preferences preferences, Listener listener) {
@@ -44,6 +48,8 @@ final class LineUpTools {
         tall.setOnAction(event -> listener.lane(Orientation.TALL));
         furthest.setSelected(true);
         furthest.setOnAction(event -> listener.order());
+        sight.setId("lineup-sight");
+        sight.setOnAction(event -> listener.sight(sight.isSelected()));
         GUIDES.forEach(kind -> guide.getItems().add(Words.of("guide", kind)));
         int kept = preferences.get("lineup.guide").map(LineUpTools::guideIndex).orElse(0);
         guide.getSelectionModel().select(Math.max(0, kept));
@@ -52,7 +58,8 @@ final class LineUpTools {
             preferences.set("lineup.guide", guideKind().name());
             listener.guide();
         });
-        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), wide, tall, furthest);
+        HBox what = new HBox(
+                8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), wide, tall, furthest, sight);
         HBox how = new HBox(
                 8,
                 Parts.label(Words.get("lineup.guide"), "quiet"),

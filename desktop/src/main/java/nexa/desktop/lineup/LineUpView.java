@@ -1,7 +1,9 @@
 package nexa.desktop.lineup;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
@@ -11,8 +13,10 @@ import nexa.core.geometry.Orientation;
 import nexa.core.series.CarryAcross;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Subject;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
+import nexa.desktop.series.PhotoEdits;
 import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
@@ -29,6 +33,8 @@ public final class LineUpView extends View {
     private final LineUpGrid grid;
     private final LineUpFoot foot;
     private final Flick flick;
+    private final SeenSubjects seen;
+    private final OnView onView = new OnView();
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = LineUp.EMPTY;
     private final Latest<LineUp> liningUp = Background.latest(this::show);
@@ -43,9 +49,10 @@ public final class LineUpView extends View {
         this.session = session;
         this.openEasel = openEasel;
         this.tools = new LineUpTools(session, preferences, new Choices());
-        this.grid = new LineUpGrid(session, tools::guide, openEasel);
-        this.foot = new LineUpFoot(session, new FootActions());
-        this.flick = new Flick(session);
+        this.seen = new SeenSubjects(session, this::refresh);
+        this.grid = new LineUpGrid(session, tools::guide, seen, onView, openEasel);
+        this.foot = new LineUpFoot(session, onView, new FootActions());
+        this.flick = new Flick(session, onView);
         node.setTop(tools.node());
         node.setCenter(new StackPane(grid.node(), flick));
         node.setBottom(foot.node());
@@ -75,6 +82,12 @@ public final class LineUpView extends View {
         public void guide() {
             grid.refresh();
         }
+
+        @Override
+        public void sight(boolean isUsed) {
+            seen.setUsed(isUsed);
+            refresh();
+        }
     }
 
     /** What is done to photos in a format. */
@@ -98,6 +111,13 @@ public final class LineUpView extends View {
             change(CarryAcross::accept);
         }
 
+        @Override
+        public void theseAreRight() {
+            finish();
+            new PhotoEdits(session, new Right()).done();
+            toCrops();
+        }
+
         private void change(Stepping how) {
             finish();
             String format = session.formatProperty().get();
@@ -118,6 +138,19 @@ public final class LineUpView extends View {
         }
     }
 
+    /** What is in step and has been on view. */
+    private final class Right implements PhotoEdits.Where {
+        @Override
+        public Set<String> files() {
+            return Set.copyOf(foot.right(lineUp));
+        }
+
+        @Override
+        public void edit(Edit.Kind kind, UnaryOperator<Shoot> change) {
+            session.editMany(kind, session.formatProperty().get(), change);
+        }
+    }
+
     @Override
     public void finish() {
         grid.finish();
@@ -125,9 +158,7 @@ public final class LineUpView extends View {
 
     @Override
     public void shown() {
-        session.photo()
-                .filter(session::isReady)
-                .ifPresent(photo -> orientation = photo.size().orientation());
+        session.photo().filter(session::isReady).ifPresent(photo -> orientation = photo.orientation());
         refresh();
         grid.showTop();
         grid.requestFocus();
@@ -140,7 +171,9 @@ public final class LineUpView extends View {
         ShootNow now = session.now();
         Orientation lying = orientation;
         boolean sorts = tools.sorts();
-        liningUp.ask(() -> LineUp.of(now, lying, sorts));
+        Map<String, Subject> sighted = seen.known();
+        liningUp.ask(() -> LineUp.of(now, lying, sorts, sighted));
+        seen.look(now.photos());
         grid.refresh();
     }
 
@@ -214,6 +247,7 @@ public final class LineUpView extends View {
         if (key.getCode() == KeyCode.SPACE && flick.isVisible()) {
             session.goTo(Optional.of(flick.file()));
             flick.end();
+            foot.showRight(lineUp);
             return true;
         }
         return false;
@@ -224,6 +258,7 @@ public final class LineUpView extends View {
         super.dispose();
         liningUp.forget();
         flick.end();
+        seen.dispose();
         tools.dispose();
     }
 }

@@ -1,11 +1,20 @@
 package nexa.desktop.parts;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import nexa.core.find.Certainty;
+import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Angle;
+import nexa.core.guide.GuideKind;
+import nexa.core.propose.Proposal;
+import nexa.core.propose.Reason;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Trim;
 
-/** Says what was found of a photo's level. */
+/** Says what was found in a photo. */
 public final class FoundWords {
     private FoundWords() {}
 
@@ -35,21 +44,68 @@ public final class FoundWords {
     }
 
     /**
-     * What was found of a photo, in few words: how it would be turned.
+     * What was found of a photo, in few words.
      *
-     * @param level empty if the photo could not be read
-     * @param angle by which it is turned now
-     * @param isLevelled whether that was said by hand
+     * @param found empty if the photo could not be read
+     * @param isDone whether the photo had such a thing already
      */
-    public static String found(Optional<FoundLevel> level, Angle angle, boolean isLevelled) {
-        Optional<FoundLevel> some = level.filter(found -> found.certainty() != Certainty.NOT_SURE);
-        if (some.isEmpty()) {
+    public static String found(Optional<? extends Found> found, Photo photo, boolean isDone) {
+        if (found.isEmpty() || !found.get().isSomething()) {
             return "";
         }
-        String way = some.get().lean() > 0 ? "find.turn.left" : "find.turn.right";
-        boolean isLevel = Math.abs(some.get().lean()) < some.get().uncertainty();
-        String turn = Words.get(isLevel ? "find.turn.none" : way, degrees(some.get()));
+        Found some = found.get();
+        if (some instanceof FoundLevel level) {
+            return turn(level, photo.angle(), isDone);
+        }
+        if (some instanceof FoundTrim border) {
+            return border(border.trim(), photo);
+        }
+        return some instanceof Proposal proposal
+                ? reasons(proposal)
+                : Words.of("find.subject", ((FoundSubject) some).reason());
+    }
+
+    private static String turn(FoundLevel level, Angle angle, boolean isLevelled) {
+        String way = level.lean() > 0 ? "find.turn.left" : "find.turn.right";
+        boolean isLevel = Math.abs(level.lean()) < level.uncertainty();
+        String turn = Words.get(isLevel ? "find.turn.none" : way, degrees(level));
         return isLevelled ? Words.get("find.turn.hand", turn, Words.number(angle.degrees(), 2)) : turn;
+    }
+
+    /** Which sides a border has and how many pixels it takes up there. */
+    public static String border(Trim trim, Photo photo) {
+        List<String> sides = new ArrayList<>();
+        long least = Long.MAX_VALUE;
+        long most = 0;
+        for (Trim.Side side : Trim.Side.values()) {
+            double length =
+                    side.isUpright() ? photo.size().width() : photo.size().height();
+            long pixels = Math.round(trim.at(side) * length);
+            if (pixels > 0) {
+                sides.add(Words.of("find.side", side));
+                least = Math.min(least, pixels);
+                most = Math.max(most, pixels);
+            }
+        }
+        String where = sides.size() == Trim.Side.values().length
+                ? Words.get("find.side.all")
+                : String.join(Words.get("find.side.and"), sides);
+        return least == most
+                ? Words.get("find.border", where, most)
+                : Words.get("find.border.range", where, least, most);
+    }
+
+    /** What speaks for a proposal. */
+    public static String reasons(Proposal proposal) {
+        StringBuilder said = new StringBuilder();
+        Optional<GuideKind> before = Optional.empty();
+        for (Reason reason : proposal.reasons()) {
+            boolean isSame = reason.guide().isPresent() && reason.guide().equals(before);
+            said.append(said.length() == 0 ? "" : Words.get("propose.and"));
+            said.append(Words.of(isSame ? "propose.also" : "propose.reason", reason));
+            before = reason.guide();
+        }
+        return said.toString();
     }
 
     private static String degrees(FoundLevel level) {

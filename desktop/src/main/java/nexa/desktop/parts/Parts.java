@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -39,6 +40,26 @@ public final class Parts {
         Label label = label("", styles);
         label.textProperty().bind(text);
         return label;
+    }
+
+    /**
+     * A field for a number that is typed, which shows what it was again when it is left.
+     *
+     * @param again shows it
+     */
+    public static TextField numberField(String id, int columns, String name, String tip, Runnable again) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.getStyleClass().add("number-field");
+        field.setPrefColumnCount(columns);
+        field.setAccessibleText(name);
+        field.setTooltip(tooltip(tip));
+        field.focusedProperty().addListener((observed, before, now) -> {
+            if (!now) {
+                again.run();
+            }
+        });
+        return field;
     }
 
     /** A label for a photo's name: as long as there is room for, elided in the middle, where names differ least. */

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -21,10 +22,11 @@ import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Edit;
-import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.desktop.find.FindPanel;
+import nexa.desktop.find.FindWhat;
 import nexa.desktop.parts.Choices;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
@@ -63,6 +65,7 @@ public final class CarryPanel extends VBox {
     private final ToggleButton takesBack;
     private final Label words = Parts.label("", "carry-words");
     private final FlowPane pictures = new FlowPane(8, 8);
+    private final Button findSubjects;
     private final Button carry;
     private final Choices<Whom> whom;
 
@@ -70,15 +73,15 @@ public final class CarryPanel extends VBox {
     public static void open(ShootSession session, Overlays overlays) {
         session.photo()
                 .filter(session::isReady)
-                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays::close)));
+                .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays)));
     }
 
     /** @param lead the photo whose crop is carried */
-    private CarryPanel(ShootSession session, Photo lead, Runnable close) {
+    private CarryPanel(ShootSession session, Photo lead, Overlays overlays) {
         this.session = session;
         this.lead = lead;
         this.format = session.format();
-        this.close = close;
+        this.close = overlays::close;
         getStyleClass().add("carry-panel");
         setSpacing(12);
         HBox heading = new HBox(
@@ -94,6 +97,10 @@ public final class CarryPanel extends VBox {
         takesBack = choice("carry.back", this::preview);
         carry = Parts.button("carry.do", this::carry, "main-action");
         carry.setId("carry-do");
+        findSubjects = Parts.button("carry.find", () -> findSubjects(overlays), "small-button");
+        findSubjects.setId("carry-find");
+        findSubjects.managedProperty().bind(findSubjects.visibleProperty());
+        findSubjects.setVisible(false);
         words.setWrapText(true);
         words.setMaxWidth(600);
         words.setId("carry-words");
@@ -102,8 +109,27 @@ public final class CarryPanel extends VBox {
         HBox foot = new HBox(12, takesBack, Parts.spacer(), carry);
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren()
-                .addAll(heading, row("carry.whom", whom.buttons()), row("carry.what", whats()), words, pictures, foot);
+                .addAll(
+                        heading,
+                        row("carry.whom", whom.buttons()),
+                        row("carry.what", whats()),
+                        words,
+                        findSubjects,
+                        pictures,
+                        foot);
+        previewChanges();
         preview();
+    }
+
+    /** What is still being taken changes what would happen. */
+    private void previewChanges() {
+        ChangeListener<Shoot> changed = (observed, before, now) -> preview();
+        session.shootProperty().addListener(changed);
+        sceneProperty().addListener((observed, before, now) -> {
+            if (now == null) {
+                session.shootProperty().removeListener(changed);
+            }
+        });
     }
 
     private static Label from(String file, String format) {
@@ -157,7 +183,7 @@ public final class CarryPanel extends VBox {
                     && !photo.file().equals(lead.file())
                     && switch (whom.chosen()) {
                         case CHOSEN -> chosen.contains(photo.file());
-                        case LANE -> Lane.of(photo.size()) == Lane.of(lead.size()) && photo.mark() != Mark.OUT;
+                        case LANE -> photo.lane() == lead.lane() && photo.mark() != Mark.OUT;
                         case BOTH -> photo.mark() != Mark.OUT;
                         case AFTER -> i > here && photo.mark() != Mark.OUT;
                         case NOT_DONE -> !photo.entry(format.id()).isDone() && photo.mark() != Mark.OUT;
@@ -207,6 +233,7 @@ public final class CarryPanel extends VBox {
         if (!outcome.withoutSubject().isEmpty()) {
             parts.add(Words.get("carry.noSubject", outcome.withoutSubject().size()));
         }
+        findSubjects.setVisible(!outcome.withoutSubject().isEmpty());
         if (!outcome.left().isEmpty()) {
             parts.add(Words.get("carry.left", outcome.left().size()));
         }
@@ -223,6 +250,17 @@ public final class CarryPanel extends VBox {
         Parts.setName(name, crop.photo().file());
         name.setMaxWidth(thumb.getMaxWidth());
         return new VBox(1, thumb, name);
+    }
+
+    /** Finds subjects, and comes back once some are taken. */
+    private void findSubjects(Overlays overlays) {
+        close.run();
+        FindPanel.open(
+                session,
+                overlays,
+                FindWhat.SUBJECTS,
+                FindPanel.Whom.EVERYTHING,
+                () -> CarryPanel.open(session, overlays));
     }
 
     private void carry() {

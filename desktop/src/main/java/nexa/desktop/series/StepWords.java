@@ -13,7 +13,8 @@ public final class StepWords {
         if (step.isAccepted() && step.distance() > 1) {
             return Words.get("step.accepted");
         }
-        return step.isOut() ? furthest(step) : Words.get("step.in");
+        String words = step.isOut() ? furthest(step) : Words.get("step.in");
+        return step.isBySight() ? Words.get("step.sight", words) : words;
     }
 
     private static String furthest(StepFromLead step) {

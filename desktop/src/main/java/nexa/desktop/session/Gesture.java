@@ -9,8 +9,10 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.series.Adjust;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.Trimming;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Trim;
 
 /**
  * What the hand is doing to one crop. While it goes on it is a draft that only the view shows; when it ends it becomes one
@@ -27,6 +29,7 @@ public final class Gesture {
     private Edit.Kind kind = Edit.Kind.SLIDE;
     private Crop crop;
     private Angle angle = Angle.NONE;
+    private Trim trim = Trim.NONE;
     private boolean isHeld;
 
     /**
@@ -66,6 +69,7 @@ public final class Gesture {
             kind = newKind;
             crop = from.crop();
             angle = from.photo().angle();
+            trim = from.photo().preparation().trim();
             clock.goOn();
         }
     }
@@ -90,6 +94,15 @@ public final class Gesture {
     /** The photo's angle as it would be. */
     public Angle angle() {
         return angle;
+    }
+
+    /** The photo's trim as it would be. */
+    public Trim trim() {
+        return trim;
+    }
+
+    public void setTrim(Trim newTrim) {
+        trim = newTrim;
     }
 
     public void setCrop(Crop newCrop) {
@@ -147,6 +160,10 @@ public final class Gesture {
         if (kind == Edit.Kind.LEVEL) {
             Angle turned = angle;
             return Optional.of(shoot -> shoot.with(file, photo -> photo.withAngle(turned)));
+        }
+        if (kind == Edit.Kind.TRIM) {
+            Trim left = trim;
+            return Optional.of(shoot -> Trimming.of(shoot, file, left));
         }
         if (from.crop().equals(crop)) {
             return Optional.empty();

@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
@@ -18,6 +19,7 @@ import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Subject;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.PixelMemory;
@@ -40,7 +42,7 @@ public final class ShootSession {
     private final ShootEdits edits;
     private final PhotoReading reading;
     private final FolderChanges changes;
-    private final LevelFinding levels;
+    private final Finding finding;
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = Background.latest(standing::set);
     private Crops crops;
@@ -61,7 +63,7 @@ public final class ShootSession {
         this.reading = new PhotoReading(folder.path(), shoot, pictures, turns, this::readAll);
         this.changes = new FolderChanges(
                 folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
-        this.levels = new LevelFinding(folder);
+        this.finding = new Finding(folder);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -156,9 +158,9 @@ public final class ShootSession {
         return changes;
     }
 
-    /** Finds levels. */
-    public LevelFinding levels() {
-        return levels;
+    /** Finds things in its photos. */
+    public Finding finding() {
+        return finding;
     }
 
     /** The file of the photo worked on. */
@@ -235,7 +237,12 @@ public final class ShootSession {
 
     /** How near a photo's crop is to its lead's, if it listens to one. */
     public Optional<StepFromLead> step(Photo asked, Format in) {
-        return isReady(asked) ? StepFromLead.of(crops, asked, in) : Optional.empty();
+        return step(asked, in, Map.of());
+    }
+
+    /** As {@link #step(Photo, Format)}, by subjects that were found where nothing is marked. */
+    public Optional<StepFromLead> step(Photo asked, Format in, Map<String, Subject> seen) {
+        return isReady(asked) ? StepFromLead.of(crops, asked, in, seen) : Optional.empty();
     }
 
     /** What was done so far, to be undone. */
@@ -278,7 +285,7 @@ public final class ShootSession {
         changes.stop();
         reading.stop();
         pictures.close();
-        levels.close();
+        finding.close();
         return edits.close();
     }
 }

@@ -59,9 +59,7 @@ record InCommon(String title, Optional<Angle> angle, String words) {
     }
 
     private static String count(List<PhotoCrop> crops, Lane lane) {
-        long count = crops.stream()
-                .filter(crop -> Lane.of(crop.photo().size()) == lane)
-                .count();
+        long count = crops.stream().filter(crop -> crop.photo().lane() == lane).count();
         return count == 0 ? "" : Words.get("chosen.lane." + EnumName.of(lane), count);
     }
 

@@ -33,7 +33,7 @@ record SheetLayout(SheetFilter filter, int across, double width, String folder) 
         List<SheetRow> rows = new ArrayList<>();
         for (Lane lane : Lane.values()) {
             List<Photo> inLane = known.get(true).stream()
-                    .filter(photo -> Lane.of(photo.size()) == lane)
+                    .filter(photo -> photo.lane() == lane)
                     .toList();
             addLane(rows, Words.of("lane", lane), inLane, SheetRow.photoSize(lane, print), now.format());
         }

@@ -203,7 +203,8 @@ final class SheetPhoto extends VBox {
         UnaryOperator<Point> inPrint = point -> point.times(scale).plus(new Point(left, top));
         List<Point> corners =
                 crop.crop().corners(crop.photo().angle()).stream().map(inPrint).toList();
-        List<Point> outline = crop.outline().corners().stream().map(inPrint).toList();
+        List<Point> outline =
+                crop.photo().edges().corners().stream().map(inPrint).toList();
         veil.lay(outline, corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())

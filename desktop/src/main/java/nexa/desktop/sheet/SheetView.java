@@ -17,6 +17,7 @@ import javafx.scene.layout.StackPane;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
 import nexa.desktop.find.FindPanel;
+import nexa.desktop.find.FindWhat;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
@@ -71,7 +72,7 @@ public final class SheetView extends View {
                         session,
                         this::choose,
                         openEasel,
-                        () -> FindPanel.open(session, overlays, FindPanel.Whom.NOT_DONE)),
+                        () -> FindPanel.open(session, overlays, FindWhat.LEVELS, FindPanel.Whom.NOT_DONE)),
                 openFolder);
         this.sheet = VirtualFlow.createVertical(rows.list(), this::newCell);
         sheet.setFocusTraversable(true);

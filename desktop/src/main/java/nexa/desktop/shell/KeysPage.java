@@ -28,6 +28,7 @@ final class KeysPage extends StackPane {
             "draw",
             "trace",
             "find",
+            "propose",
             "turnPhoto",
             "quarter",
             "subject",

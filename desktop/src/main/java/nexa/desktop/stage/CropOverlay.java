@@ -6,27 +6,23 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import nexa.core.crop.Handle;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
-import nexa.desktop.parts.Words;
+import nexa.core.shoot.Photo;
 import nexa.desktop.picture.GuideLayer;
 import nexa.desktop.picture.Veil;
 
 /** What lies over the picture: the mat's veil, the crop's edge, the guide and the handles. */
 public final class CropOverlay extends Pane {
-    private static final double GRIP = 24;
-
     private final Veil veil = new Veil();
     private final Rectangle halo = new Rectangle();
     private final Rectangle edge = new Rectangle();
     private final GuideLayer guides = new GuideLayer();
     private final PhotoLayer onPhoto = new PhotoLayer();
-    private final Map<Handle, StackPane> handles = new EnumMap<>(Handle.class);
+    private final Map<Handle, Grip> handles = new EnumMap<>(Handle.class);
     private boolean hasVeil = true;
 
     CropOverlay() {
@@ -37,24 +33,10 @@ public final class CropOverlay extends Pane {
         edge.setMouseTransparent(true);
         getChildren().addAll(veil, guides, halo, edge, onPhoto);
         for (Handle handle : Handle.values()) {
-            StackPane grip = grip(handle);
+            Grip grip = new Grip(handle, "handle-", "handle", cursor(handle));
             handles.put(handle, grip);
             getChildren().add(grip);
         }
-    }
-
-    private static StackPane grip(Handle handle) {
-        Region square = new Region();
-        square.getStyleClass().add("handle-square");
-        StackPane grip = new StackPane(square);
-        grip.getStyleClass().add("handle");
-        grip.setUserData(handle);
-        grip.setId("handle-" + EnumName.of(handle));
-        grip.setPrefSize(GRIP, GRIP);
-        grip.setFocusTraversable(true);
-        grip.setAccessibleText(Words.of("handle", handle));
-        grip.setCursor(cursor(handle));
-        return grip;
     }
 
     private static Cursor cursor(Handle handle) {
@@ -71,13 +53,13 @@ public final class CropOverlay extends Pane {
     }
 
     /** Lays the overlay over a crop that lies at a frame of the stage, and over its photo. */
-    void lay(Rectangle frame, Projection projection, Outline outline) {
+    void lay(Rectangle frame, Projection projection, Photo photo) {
         double left = frame.getX();
         double top = frame.getY();
         veil.setVisible(hasVeil);
         if (hasVeil) {
             veil.lay(
-                    outline.corners().stream().map(projection::toScreen).toList(),
+                    photo.edges().corners().stream().map(projection::toScreen).toList(),
                     List.of(
                             new Point(left, top),
                             new Point(left + frame.getWidth(), top),
@@ -86,11 +68,8 @@ public final class CropOverlay extends Pane {
         }
         place(halo, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
         place(edge, left - 0.5, top - 0.5, frame.getWidth() + 1, frame.getHeight() + 1);
-        handles.forEach((handle, grip) -> grip.resizeRelocate(
-                Math.round(left + (handle.x() + 1) / 2.0 * frame.getWidth() - GRIP / 2),
-                Math.round(top + (handle.y() + 1) / 2.0 * frame.getHeight() - GRIP / 2),
-                GRIP,
-                GRIP));
+        handles.forEach((handle, grip) -> grip.layAbout(new Point(
+                left + (handle.x() + 1) / 2.0 * frame.getWidth(), top + (handle.y() + 1) / 2.0 * frame.getHeight())));
         guides.lay(frame);
         onPhoto.lay(projection);
     }
@@ -103,7 +82,7 @@ public final class CropOverlay extends Pane {
     }
 
     /** The crop's handles; each has its {@link Handle} as user data. */
-    public Collection<StackPane> handles() {
+    public Collection<? extends StackPane> handles() {
         return handles.values();
     }
 

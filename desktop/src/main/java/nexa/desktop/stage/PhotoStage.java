@@ -4,6 +4,7 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.series.PhotoCrop;
@@ -23,12 +24,11 @@ public final class PhotoStage extends Region {
     private final Placing placing = new Placing(this);
     private final StageReading reading;
     private final StageDrawing drawing;
-    private final CropOverlay overlay = new CropOverlay();
     private final StageNotes notes = new StageNotes(this);
+    private final StageTools tools = new StageTools(notes);
     private Optional<PhotoCrop> base = Optional.empty();
     private Optional<Lying> shown = Optional.empty();
     private Optional<Glide> glide = Optional.empty();
-    private boolean isUncropped;
     /** While every frame is another drawing, none is drawn larger than the stage. */
     private boolean isTurning;
 
@@ -36,14 +36,13 @@ public final class PhotoStage extends Region {
         this.reading = new StageReading(library, new Reading());
         this.drawing = new StageDrawing(reading, density, this::present);
         getStyleClass().add("stage");
-        overlay.setVisible(false);
-        getChildren().addAll(drawing.node(), overlay);
+        getChildren().add(drawing.node());
+        getChildren().addAll(tools.nodes());
         getChildren().addAll(notes.nodes());
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        // The window may come to a screen of another density.
         density.addListener((observed, before, now) -> drawAnew());
     }
 
@@ -68,7 +67,12 @@ public final class PhotoStage extends Region {
     }
 
     public CropOverlay overlay() {
-        return overlay;
+        return tools.crop();
+    }
+
+    /** What is to be seen while a photo is trimmed. */
+    public TrimOverlay trim() {
+        return tools.trim();
     }
 
     /** How the photo lies at this moment, if there is one. */
@@ -98,10 +102,8 @@ public final class PhotoStage extends Region {
         }
         if (!reading.sources().isEmpty() && placing.hasSize()) {
             Lying home = home();
-            boolean isAsTurned = projection()
-                    .map(now -> now.angle().equals(home.projection().angle()))
-                    .orElse(false);
-            if (isSame && isAsTurned) {
+            Angle angle = home.projection().angle();
+            if (isSame && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
                 glide(home);
             } else {
                 aim(home);
@@ -130,7 +132,7 @@ public final class PhotoStage extends Region {
         stopGliding();
         drawing.forget();
         shown = Optional.empty();
-        overlay.setVisible(false);
+        tools.hide();
         notes.say(Words.get("easel.reading"));
     }
 
@@ -221,10 +223,21 @@ public final class PhotoStage extends Region {
 
     /** The whole photo without its crop while held, or the crop again. */
     public void setUncropped(boolean uncropped) {
-        isUncropped = uncropped;
-        overlay.setVisible(!uncropped && shown.isPresent());
-        notes.setKeptShown(overlay.isVisible());
-        base.ifPresent(crop -> aim(uncropped ? new Lying(placing.whole(crop), crop.crop()) : home()));
+        tools.setUncropped(uncropped);
+        base.ifPresent(crop -> aim(home()));
+    }
+
+    /** The whole photo with the sides of its trim, or the crop again. */
+    public void setTrimming(boolean trimming) {
+        tools.setTrimming(trimming);
+        base.ifPresent(crop -> aim(home()));
+    }
+
+    /** The sides of the trim lie elsewhere. */
+    public void trim(PhotoCrop draft) {
+        stopGliding();
+        base = Optional.of(draft);
+        shown.ifPresent(now -> aim(new Lying(now.projection(), draft.crop())));
     }
 
     private boolean isMoving() {
@@ -251,6 +264,9 @@ public final class PhotoStage extends Region {
     /** Where the photo goes when nothing moves it. */
     private Lying home() {
         PhotoCrop now = base.orElseThrow();
+        if (tools.showWhole()) {
+            return new Lying(placing.whole(now), now.crop());
+        }
         return new Lying(placing.home(now, now.crop(), shown), now.crop());
     }
 
@@ -260,16 +276,12 @@ public final class PhotoStage extends Region {
 
     private void present(Lying now) {
         shown = Optional.of(now);
-        Rectangle frame = now.frame();
-        overlay.setVisible(!isUncropped);
-        overlay.lay(frame, now.projection(), base.orElseThrow().outline());
-        notes.showKept(now.crop().size().area() / base.orElseThrow().outline().area(), frame);
-        notes.setKeptShown(!isUncropped);
+        tools.lay(now, base.orElseThrow());
     }
 
     @Override
     protected void layoutChildren() {
-        overlay.resizeRelocate(0, 0, getWidth(), getHeight());
+        tools.fill(this);
         notes.layOut();
         boolean isNewSize = placing.hasSize()
                 && projection().map(now -> !now.stage().equals(placing.size())).orElse(true);

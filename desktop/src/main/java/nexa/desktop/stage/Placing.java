@@ -47,9 +47,9 @@ final class Placing {
         isZoomed = false;
     }
 
-    /** All of the photo. */
+    /** All of the photo, whatever its trim leaves. */
     Projection whole(PhotoCrop crop) {
-        return Projection.whole(size(), MARGIN, crop.outline());
+        return Projection.whole(size(), MARGIN, crop.photo().edges());
     }
 
     /** Where a photo lies that nobody has moved or zoomed. */

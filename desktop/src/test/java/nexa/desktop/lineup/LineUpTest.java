@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
@@ -62,7 +63,7 @@ class LineUpTest {
     }
 
     private LineUp lineUp(Orientation orientation, boolean furthestFirst) throws Exception {
-        return on(() -> LineUp.of(session.now(), orientation, furthestFirst));
+        return on(() -> LineUp.of(session.now(), orientation, furthestFirst, Map.of()));
     }
 
     private static List<String> files(LineUp lineUp) {

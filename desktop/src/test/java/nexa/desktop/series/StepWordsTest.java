@@ -24,15 +24,15 @@ class StepWordsTest {
     })
     void theFurthestDifferenceIsSaidInPlainWords(
             double tightness, double right, double down, boolean bySubject, String words) {
-        StepFromLead step = new StepFromLead(tightness, new Point(right, down), bySubject, false, TOLERANCE);
+        StepFromLead step = new StepFromLead(tightness, new Point(right, down), bySubject, false, false, TOLERANCE);
         assertThat(StepWords.of(step)).isEqualTo(words);
     }
 
     @Test
     void whatIsMeantToBeSoIsLeftAsItIs() {
-        StepFromLead accepted = new StepFromLead(0.3, Point.ORIGIN, true, true, TOLERANCE);
+        StepFromLead accepted = new StepFromLead(0.3, Point.ORIGIN, true, false, true, TOLERANCE);
         assertThat(StepWords.of(accepted)).isEqualTo("left as it is");
-        assertThat(StepWords.of(new StepFromLead(0.01, Point.ORIGIN, true, true, TOLERANCE)))
+        assertThat(StepWords.of(new StepFromLead(0.01, Point.ORIGIN, true, false, true, TOLERANCE)))
                 .isEqualTo("in step");
     }
 }

@@ -67,10 +67,12 @@ final class JpegDecoder implements PhotoDecoder {
         if (told == null) {
             throw new ImageProcessingException("no frame");
         }
+        Metadata exif = PhotoHeader.exif(exif(segments).flatMap(TiffDirectory::read));
+        segments.getSegments(JpegSegmentType.APP1).forEach(segment -> PhotoHeader.addXmp(segment, exif));
         return new PhotoHeader(
                 new StoredPixels(
                         new PixelSize(told.getImageWidth(), told.getImageHeight()), told.getNumberOfComponents()),
-                PhotoHeader.exif(exif(segments).flatMap(TiffDirectory::read)));
+                exif);
     }
 
     private static JpegSegmentData segments(Path file, Set<JpegSegmentType> wanted)

@@ -5,7 +5,9 @@ import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifReader;
+import com.drew.metadata.xmp.XmpReader;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Optional;
 
@@ -14,9 +16,11 @@ import java.util.Optional;
  * chains of directories without end are passed over.
  *
  * @param stored how its pixels lie in the file
- * @param exif what its EXIF block says, empty if there is none; without the maker's notes
+ * @param exif what its EXIF block and its XMP say, empty if there are none; without the maker's notes
  */
 public record PhotoHeader(StoredPixels stored, Metadata exif) {
+    private static final byte[] XMP = "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.ISO_8859_1);
+
     public static PhotoHeader read(Path file, PhotoKind kind) throws IOException, ImageProcessingException {
         try {
             return kind.decoder().header(file);
@@ -35,5 +39,15 @@ public record PhotoHeader(StoredPixels stored, Metadata exif) {
                                 found.withoutInExif(TiffDirectory.MAKER_NOTE).block()),
                         told));
         return told;
+    }
+
+    /** Adds what an XMP packet says, if a segment of a JPEG is one; not one that declares anything of its own. */
+    static void addXmp(byte[] segment, Metadata told) {
+        if (SourceMetadata.startsWith(segment, XMP)) {
+            String packet = new String(segment, XMP.length, segment.length - XMP.length, StandardCharsets.UTF_8);
+            if (!packet.contains("<!")) {
+                new XmpReader().extract(packet, told);
+            }
+        }
     }
 }

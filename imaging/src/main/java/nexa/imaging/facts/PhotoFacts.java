@@ -31,7 +31,7 @@ import nexa.imaging.decode.StoredPixels;
  * @param orientation how the stored pixels are seen upright
  * @param capturedAt when it was taken
  * @param camera how it was taken
- * @param subject what the camera says it is about, in the photo as seen
+ * @param subject what the camera or its XMP says it is about, in the photo as seen
  * @param identity by what the file is known again under another name
  */
 public record PhotoFacts(
@@ -106,7 +106,7 @@ public record PhotoFacts(
                 orientation,
                 CaptureTime.of(exif),
                 CameraData.of(exif),
-                subject(exif, stored, orientation),
+                subject(exif, stored, orientation).or(() -> XmpRegions.subject(exif, stored, orientation)),
                 identity);
     }
 

@@ -46,7 +46,8 @@ class LevelFinderTest {
     }
 
     private static FoundLevel level(Path file, Photo photo) throws Exception {
-        return PhotoLevel.of(file.getParent(), photo, () -> false).orElseThrow();
+        return PhotoFinder.find(FoundLevel.class, file.getParent(), photo, () -> false)
+                .orElseThrow();
     }
 
     @Test
@@ -185,7 +186,7 @@ class LevelFinderTest {
             int until = wanted;
             AtomicInteger asked = new AtomicInteger();
             AtomicInteger after = new AtomicInteger();
-            assertThat(PhotoLevel.of(folder, TestPhotos.photo(file), () -> {
+            assertThat(PhotoFinder.find(FoundLevel.class, folder, TestPhotos.photo(file), () -> {
                         boolean isUnwanted = asked.getAndIncrement() >= until;
                         after.addAndGet(isUnwanted ? 1 : 0);
                         return isUnwanted;

@@ -7,21 +7,26 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
+import nexa.core.shoot.Trim;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Levels found before are known again as long as nothing has changed that they rest on. */
-class FoundLevelsTest {
+/** What was found before is known again as long as nothing has changed that they rest on. */
+class KeptFindingsTest {
     private static final FoundLevel FOUND = new FoundLevel(
             Certainty.SURE,
             FoundLevel.Reason.UPRIGHTS,
@@ -44,15 +49,15 @@ class FoundLevelsTest {
         Files.write(folder.resolve("a.jpg"), new byte[10]);
     }
 
-    private Optional<FoundLevel> find(FoundLevels levels, Photo photo) {
-        return levels.find(photo, () -> {
+    private Optional<FoundLevel> find(KeptFindings levels, Photo photo) {
+        return levels.find(FoundLevel.class, photo, () -> {
             looked.incrementAndGet();
             return Optional.of(FOUND);
         });
     }
 
     private void findAndSave() {
-        FoundLevels levels = FoundLevels.of(folder, data);
+        KeptFindings levels = KeptFindings.of(folder, data);
         find(levels, PHOTO);
         levels.save();
     }
@@ -60,33 +65,58 @@ class FoundLevelsTest {
     @Test
     void whatWasFoundIsKnownInTheNextRun() {
         findAndSave();
-        assertThat(find(FoundLevels.of(folder, data), PHOTO)).hasValue(FOUND);
-        assertThat(find(FoundLevels.of(folder, data), PHOTO.withAngle(new Angle(3))))
+        assertThat(find(KeptFindings.of(folder, data), PHOTO)).hasValue(FOUND);
+        assertThat(find(KeptFindings.of(folder, data), PHOTO.withAngle(new Angle(3))))
                 .as("the angle comes after it")
                 .hasValue(FOUND);
         assertThat(looked.get()).isEqualTo(1);
     }
 
     @Test
+    void bordersAndSubjectsAreKnownBesideLevels() {
+        Trim trim = new Trim(0.1, 0, 0.2, 0.05);
+        FoundTrim border = new FoundTrim(FoundTrim.Reason.PLAIN_SIDES, trim, 0.95);
+        Subject spot = new Subject(new Point(0.25, 0.5), OptionalDouble.of(0.125));
+        FoundSubject subject = new FoundSubject(FoundSubject.Reason.FACE, Optional.of(spot), 0.9);
+        FoundSubject nothing = new FoundSubject(FoundSubject.Reason.SEVERAL_ALIKE, Optional.empty(), 0.1);
+        Photo other = Photo.untouched("b.jpg");
+        KeptFindings findings = KeptFindings.of(folder, data);
+        findings.find(FoundTrim.class, PHOTO, () -> Optional.of(border));
+        findings.find(FoundSubject.class, PHOTO, () -> Optional.of(subject));
+        find(findings, PHOTO);
+        findings.save();
+        KeptFindings later = KeptFindings.of(folder, data);
+        assertThat(later.find(FoundTrim.class, PHOTO, Optional::empty)).hasValue(border);
+        assertThat(later.find(FoundSubject.class, PHOTO, Optional::empty)).hasValue(subject);
+        assertThat(later.find(FoundLevel.class, PHOTO, Optional::empty)).hasValue(FOUND);
+        // A border is looked for in all of the photo, what else there is inside its trim.
+        Photo trimmed = PHOTO.withTrim(trim);
+        assertThat(later.find(FoundTrim.class, trimmed, Optional::empty)).hasValue(border);
+        assertThat(later.find(FoundSubject.class, trimmed, () -> Optional.of(nothing)))
+                .hasValue(nothing);
+        assertThat(later.find(FoundLevel.class, other, Optional::empty)).isEmpty();
+    }
+
+    @Test
     void anotherFileAnotherTimeOrAnotherPreparationIsLookedAtAnew() throws Exception {
         findAndSave();
         find(
-                FoundLevels.of(folder, data),
+                KeptFindings.of(folder, data),
                 PHOTO.withPreparation(PHOTO.preparation().withMirrored(true)));
         assertThat(looked.get()).isEqualTo(2);
         Files.setLastModifiedTime(folder.resolve("a.jpg"), FileTime.fromMillis(1_000_000));
-        find(FoundLevels.of(folder, data), PHOTO);
+        find(KeptFindings.of(folder, data), PHOTO);
         assertThat(looked.get()).isEqualTo(3);
         Files.write(folder.resolve("a.jpg"), new byte[11]);
         Files.setLastModifiedTime(folder.resolve("a.jpg"), FileTime.fromMillis(1_000_000));
-        find(FoundLevels.of(folder, data), PHOTO);
+        find(KeptFindings.of(folder, data), PHOTO);
         assertThat(looked.get()).isEqualTo(4);
     }
 
     @Test
     void whatIsFoundWhileThePhotoChangesIsNotKept() throws Exception {
-        FoundLevels levels = FoundLevels.of(folder, data);
-        levels.find(PHOTO, () -> {
+        KeptFindings levels = KeptFindings.of(folder, data);
+        levels.find(FoundLevel.class, PHOTO, () -> {
             Files.write(folder.resolve("a.jpg"), new byte[20]);
             return Optional.of(FOUND);
         });
@@ -96,8 +126,8 @@ class FoundLevelsTest {
 
     @Test
     void whatWasGivenUpIsNotKept() {
-        FoundLevels levels = FoundLevels.of(folder, data);
-        assertThat(levels.find(PHOTO, Optional::empty)).isEmpty();
+        KeptFindings levels = KeptFindings.of(folder, data);
+        assertThat(levels.find(FoundLevel.class, PHOTO, Optional::empty)).isEmpty();
         assertThat(find(levels, PHOTO)).hasValue(FOUND);
     }
 
@@ -109,9 +139,9 @@ class FoundLevelsTest {
             kept = files.findFirst().orElseThrow();
         }
         for (String broken :
-                List.of("", "{", "[]", "{\"finder\":1,\"photos\":[{\"file\":3}]}", "{\"finder\":0,\"photos\":[]}")) {
+                List.of("", "{", "[]", "{\"finder\":2,\"photos\":[{\"file\":3}]}", "{\"finder\":0,\"photos\":[]}")) {
             Files.writeString(kept, broken);
-            assertThat(find(FoundLevels.of(folder, data), PHOTO)).hasValue(FOUND);
+            assertThat(find(KeptFindings.of(folder, data), PHOTO)).hasValue(FOUND);
         }
         assertThat(looked.get()).isEqualTo(6);
     }
@@ -121,7 +151,7 @@ class FoundLevelsTest {
         for (int i = 0; i < 70; i++) {
             Path other = Files.createDirectory(temporary.resolve("shoot " + i));
             Files.write(other.resolve("a.jpg"), new byte[10]);
-            FoundLevels levels = FoundLevels.of(other, data);
+            KeptFindings levels = KeptFindings.of(other, data);
             find(levels, PHOTO);
             levels.save();
         }

@@ -1,0 +1,166 @@
+package nexa.core.propose;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Crop;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
+
+/**
+ * Proposes crops of a photo: many are tried, scored by what is seen in them, and the best that differ are told, the best first.
+ * The same photo and scene always give the same ones. A subject that was marked stands above what was found, and no proposal
+ * cuts it if any crop can hold it.
+ */
+public final class CropProposer {
+    /** Widths that are tried, as shares of the largest crop's. */
+    private static final double[] SIZES = {1, 0.94, 0.87, 0.8, 0.72, 0.64, 0.56, 0.48};
+
+    /** How many steps a crop's width and height have. */
+    private static final int STEPS = 28;
+
+    /** What two proposals share of what they cover together, at most; the later ones where there are too few else. */
+    private static final double[] OVERLAPS = {0.62, 0.72, 0.82, 0.9};
+
+    /** One that is so much worse than the best is not proposed. */
+    private static final double WORSE = 1.2;
+
+    /** A mark without a radius is about this large, as a share of the photo's short side. */
+    private static final double USUAL_RADIUS = 0.08;
+
+    /** Crops may reach beyond the outline by so many pixels of rounding. */
+    private static final double ROUNDING = 1e-6;
+
+    private final Outline outline;
+    private final ScreenMap map;
+    private final Optional<Scene.Thing> thing;
+    private final List<Double> edges;
+    private final boolean isMarked;
+
+    /** One that was tried. */
+    private record Tried(Crop crop, Bounds cells, CropScore score) {
+        double overlap(Tried other) {
+            double across = Math.min(cells.most().x(), other.cells.most().x())
+                    - Math.max(cells.least().x(), other.cells.least().x());
+            double down = Math.min(cells.most().y(), other.cells.most().y())
+                    - Math.max(cells.least().y(), other.cells.least().y());
+            double both = Math.max(0, across) * Math.max(0, down);
+            return both / (cells.size().area() + other.cells.size().area() - both);
+        }
+    }
+
+    /**
+     * For a photo as it is now.
+     *
+     * @param photo one that has been read
+     */
+    public CropProposer(Scene scene, Photo photo) {
+        // A border that nobody trimmed yet is no picture either.
+        boolean isTrimmed = !photo.preparation().trim().isNone();
+        this.outline = isTrimmed ? photo.outline() : new Outline(scene.mapped(), photo.angle());
+        this.map = new ScreenMap(scene, outline);
+        this.isMarked = photo.subject().isPresent();
+        this.thing = photo.subject()
+                .map(subject -> marked(subject, photo))
+                .or(scene::thing)
+                .map(this::inCells);
+        this.edges = LevelEdges.of(scene, map);
+    }
+
+    private static Scene.Thing marked(Subject subject, Photo photo) {
+        Point at = subject.in(photo.space());
+        double radius = subject.radiusIn(photo.space())
+                .orElse(USUAL_RADIUS * photo.size().shortSide());
+        Point reach = new Point(radius, radius);
+        return new Scene.Thing(at, new Bounds(at.minus(reach), at.plus(reach)), 1);
+    }
+
+    private Scene.Thing inCells(Scene.Thing inPhoto) {
+        Bounds box = inPhoto.box();
+        Point middle = map.toCells(box.middle());
+        // A box stays as large as it is: turned, it would take in what is beside it.
+        Point half = box.extent().times(0.5 / map.cell());
+        return new Scene.Thing(
+                map.toCells(inPhoto.at()), new Bounds(middle.minus(half), middle.plus(half)), inPhoto.confidence());
+    }
+
+    /**
+     * The best crops of a ratio.
+     *
+     * @param ratio width over height
+     * @param most how many at most
+     */
+    public List<Proposal> propose(double ratio, int most) {
+        List<Tried> tried = tried(ratio);
+        if (isMarked) {
+            List<Tried> whole =
+                    tried.stream().filter(one -> holdsThing(one.cells())).toList();
+            tried = whole.isEmpty() ? tried : whole;
+        }
+        List<Tried> best = new ArrayList<>(tried);
+        best.sort(Comparator.comparingDouble(one -> -one.score().score()));
+        List<Tried> picked = new ArrayList<>();
+        for (double overlap : OVERLAPS) {
+            for (Tried one : best) {
+                boolean isGood = picked.isEmpty()
+                        || one.score().score() > picked.get(0).score().score() - WORSE;
+                if (picked.size() < most && isGood && picked.stream().allMatch(other -> one.overlap(other) < overlap)) {
+                    picked.add(one);
+                }
+            }
+        }
+        return picked.stream()
+                .map(one -> new Proposal(one.crop(), one.score().reasons()))
+                .toList();
+    }
+
+    private boolean holdsThing(Bounds crop) {
+        Bounds box = thing.orElseThrow().box();
+        return box.least().x() >= crop.least().x()
+                && box.least().y() >= crop.least().y()
+                && box.most().x() <= crop.most().x()
+                && box.most().y() <= crop.most().y();
+    }
+
+    private List<Tried> tried(double ratio) {
+        List<Tried> tried = new ArrayList<>();
+        Crop untouched = outline.untouched(ratio);
+        add(untouched, 1, tried);
+        for (double share : SIZES) {
+            Size size = untouched.size().times(share);
+            double width = size.width() / map.cell();
+            double height = size.height() / map.cell();
+            List<Double> across = places(map.width(), width);
+            for (double y : places(map.height(), height)) {
+                for (double x : across) {
+                    add(new Crop(map.toPhoto(x + width / 2, y + height / 2), size), share, tried);
+                }
+            }
+        }
+        return tried;
+    }
+
+    /** Where a crop may begin, from one end to the other. */
+    private static List<Double> places(double length, double crop) {
+        List<Double> places = new ArrayList<>();
+        double last = Math.max(0, length - crop);
+        double step = Math.max(1, crop / STEPS);
+        for (double at = 0; at < last; at += step) {
+            places.add(at);
+        }
+        places.add(last);
+        return places;
+    }
+
+    private void add(Crop crop, double share, List<Tried> tried) {
+        if (outline.contains(crop, ROUNDING)) {
+            Bounds cells = map.toCells(crop);
+            CropScore.of(map, thing, edges, cells, share).ifPresent(score -> tried.add(new Tried(crop, cells, score)));
+        }
+    }
+}

@@ -1,0 +1,65 @@
+package nexa.core.propose;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.find.SalientMap;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+
+/**
+ * What is seen in a photo, all places in the photo's pixels as it is seen before its angle.
+ *
+ * @param map how much each place of what was looked at stands out
+ * @param mapped which part of the photo that is
+ * @param thing what stands out most, if anything does
+ * @param edges straight edges that are about level, the longest first
+ */
+public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<Segment> edges) {
+
+    /**
+     * Something that the photo is about.
+     *
+     * @param at the point that is put on a guide
+     * @param box around nearly all of it
+     * @param confidence how likely it is the subject, 0 … 1
+     */
+    public record Thing(Point at, Bounds box, double confidence) {}
+
+    public Scene {
+        edges = List.copyOf(edges);
+    }
+
+    /** The same scene of a photo so many times as large, in which what was looked at begins at a corner. */
+    public Scene placed(Point corner, double factor) {
+        return new Scene(
+                map,
+                placed(mapped, corner, factor),
+                thing.map(one -> new Thing(
+                        placed(one.at(), corner, factor), placed(one.box(), corner, factor), one.confidence())),
+                edges.stream()
+                        .map(edge ->
+                                new Segment(placed(edge.from(), corner, factor), placed(edge.to(), corner, factor)))
+                        .toList());
+    }
+
+    private static Bounds placed(Bounds box, Point corner, double factor) {
+        return new Bounds(placed(box.least(), corner, factor), placed(box.most(), corner, factor));
+    }
+
+    private static Point placed(Point point, Point corner, double factor) {
+        return point.plus(corner).times(factor);
+    }
+
+    /** How much a place stands out, weighted by how sharp it is there; nothing where nobody looked. */
+    double weight(Point inPhoto) {
+        Point extent = mapped.extent();
+        int x = (int) Math.floor((inPhoto.x() - mapped.least().x()) / extent.x() * map.width());
+        int y = (int) Math.floor((inPhoto.y() - mapped.least().y()) / extent.y() * map.height());
+        if (x < 0 || y < 0 || x >= map.width() || y >= map.height()) {
+            return 0;
+        }
+        double salience = map.salience(x, y);
+        return 0.7 * salience + 0.3 * salience * map.focus(x, y);
+    }
+}

@@ -1,0 +1,106 @@
+package nexa.core.shoot;
+
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Require;
+import nexa.core.geometry.Size;
+
+/**
+ * What of a photo does not count as picture: a plain border, as fractions of the photo as it is seen, after quarter turns
+ * and mirroring. At least a tenth remains each way.
+ *
+ * @param left the share of the width left out at the left, 0 … {@link #MOST}
+ * @param top the share of the height left out at the top, 0 … {@link #MOST}
+ * @param right the share of the width left out at the right, 0 … {@link #MOST}
+ * @param bottom the share of the height left out at the bottom, 0 … {@link #MOST}
+ */
+public record Trim(double left, double top, double right, double bottom) {
+    /** What two opposite sides together may leave out at most. */
+    public static final double MOST = 0.9;
+
+    public static final Trim NONE = new Trim(0, 0, 0, 0);
+
+    /** What fractions that add up to {@link #MOST} may be above it by. */
+    private static final double ROUNDING = 1e-12;
+
+    /** A side of the photo as it is seen. */
+    public enum Side {
+        LEFT,
+        TOP,
+        RIGHT,
+        BOTTOM;
+
+        /** Whether it is left or right. */
+        public boolean isUpright() {
+            return this == LEFT || this == RIGHT;
+        }
+
+        public Side opposite() {
+            return values()[(ordinal() + 2) % 4];
+        }
+    }
+
+    /** @throws nexa.core.message.Rejected for fractions out of range, alone or two opposite ones together */
+    public Trim {
+        Require.within("trimLeft", left, 0, MOST);
+        Require.within("trimTop", top, 0, MOST);
+        Require.within("trimRight", right, 0, MOST);
+        Require.within("trimBottom", bottom, 0, MOST);
+        Require.within("trimAcross", left + right, 0, MOST + ROUNDING);
+        Require.within("trimDown", top + bottom, 0, MOST + ROUNDING);
+    }
+
+    /**
+     * The trim that leaves part of a photo.
+     *
+     * @param remaining inside the photo, in its pixels
+     */
+    public static Trim leaving(Bounds remaining, Size photo) {
+        return new Trim(
+                Math.max(0, remaining.least().x() / photo.width()),
+                Math.max(0, remaining.least().y() / photo.height()),
+                Math.max(0, 1 - remaining.most().x() / photo.width()),
+                Math.max(0, 1 - remaining.most().y() / photo.height()));
+    }
+
+    public boolean isNone() {
+        return equals(NONE);
+    }
+
+    /** What remains of a photo, in its pixels. */
+    public Bounds remaining(Size photo) {
+        return new Bounds(
+                new Point(left * photo.width(), top * photo.height()),
+                new Point(photo.width() - right * photo.width(), photo.height() - bottom * photo.height()));
+    }
+
+    /** The share left out at a side. */
+    public double at(Side side) {
+        return switch (side) {
+            case LEFT -> left;
+            case TOP -> top;
+            case RIGHT -> right;
+            case BOTTOM -> bottom;
+        };
+    }
+
+    /** With another share left out at a side; no more than the opposite side lets it, and no less than nothing. */
+    public Trim with(Side side, double share) {
+        double within = Math.max(0, Math.min(MOST - at(side.opposite()), share));
+        return new Trim(
+                side == Side.LEFT ? within : left,
+                side == Side.TOP ? within : top,
+                side == Side.RIGHT ? within : right,
+                side == Side.BOTTOM ? within : bottom);
+    }
+
+    /** The same border of the photo seen a quarter further clockwise. */
+    Trim turnedRight() {
+        return new Trim(bottom, left, top, right);
+    }
+
+    /** The same border of the photo seen in a mirror that stands beside it. */
+    Trim mirrored() {
+        return new Trim(right, top, left, bottom);
+    }
+}

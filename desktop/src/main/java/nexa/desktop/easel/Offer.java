@@ -1,0 +1,107 @@
+package nexa.desktop.easel;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import nexa.core.find.Found;
+import nexa.core.geometry.Segment;
+import nexa.core.shoot.Photo;
+import nexa.desktop.parts.Words;
+import nexa.desktop.session.Finding;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.stage.PhotoStage;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.work.Ticket;
+import nexa.imaging.work.Urgency;
+
+/**
+ * Finds one kind of thing in the photo worked on and, where that is to be seen before it is taken, offers it with dashed lines.
+ * An offer stands as long as its photo is as it was.
+ */
+final class Offer<T extends Found> {
+    private final Class<T> what;
+    private final ShootSession session;
+    private final PhotoStage stage;
+    private final StageHint hint;
+    private final Consumer<String> say;
+    private Ticket ticket = Ticket.NONE;
+    private String said = "";
+    private Optional<Made<T>> made = Optional.empty();
+
+    /** What was offered, of a photo as it was then. */
+    private record Made<T>(Photo photo, T found) {}
+
+    Offer(Class<T> what, ShootSession session, PhotoStage stage, StageHint hint, Consumer<String> say) {
+        this.what = what;
+        this.session = session;
+        this.stage = stage;
+        this.hint = hint;
+        this.say = say;
+    }
+
+    /** What stands. */
+    Optional<T> standing() {
+        return made.filter(offer -> isAsItWas(offer.photo())).map(Made::found);
+    }
+
+    /**
+     * Looks for it.
+     *
+     * @param looking said meanwhile
+     * @param found hears of it if the photo is as it was
+     */
+    void look(Photo photo, String looking, Consumer<T> found) {
+        say(looking);
+        ticket = session.finding().find(what, photo, Urgency.NOW, new Finding.Listener<>() {
+            @Override
+            public void found(T some) {
+                if (isAsItWas(photo)) {
+                    found.accept(some);
+                } else {
+                    unsay();
+                }
+            }
+
+            @Override
+            public void failed(PhotoProblem problem) {
+                say(Words.say(problem));
+            }
+        });
+    }
+
+    /** Offers what was found in the photo worked on, with lines in its pixels. */
+    void make(Photo photo, T found, List<Segment> lines, String words) {
+        made = Optional.of(new Made<>(photo, found));
+        stage.overlay().onPhoto().propose(lines);
+        say(words);
+    }
+
+    /** Whether the same photo is worked on and nothing was done to it meanwhile. */
+    private boolean isAsItWas(Photo asked) {
+        return session.photo()
+                .filter(now -> now.hasSamePictureAs(asked) && now.preparation().equals(asked.preparation()))
+                .isPresent();
+    }
+
+    void say(String words) {
+        said = words;
+        say.accept(words);
+    }
+
+    /** Says no more what was said, unless something else has been said since. */
+    void unsay() {
+        if (hint.says(said)) {
+            say("");
+        }
+    }
+
+    /** What was being looked for is not wanted any more, and what was offered does not stand. */
+    void forget() {
+        ticket.cancel();
+        if (made.isPresent()) {
+            stage.overlay().onPhoto().show(List.of());
+        }
+        unsay();
+        made = Optional.empty();
+    }
+}

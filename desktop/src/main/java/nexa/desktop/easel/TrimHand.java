@@ -1,0 +1,197 @@
+package nexa.desktop.easel;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.InvalidationListener;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import nexa.core.find.FoundTrim;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Trim;
+import nexa.desktop.desk.ShapeSection;
+import nexa.desktop.parts.FoundWords;
+import nexa.desktop.parts.Words;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.stage.PhotoStage;
+
+/**
+ * Trims the photo worked on: by the desk's numbers, by handles on the stage that are there while one of either has the focus,
+ * or by the border that is found, which is always offered before it is taken.
+ */
+final class TrimHand implements ShapeSection.Actions {
+    private final ShootSession session;
+    private final PhotoStage stage;
+    private final StageHand hand;
+    private final Consumer<String> messages;
+    private final Offer<FoundTrim> offer;
+    private final InvalidationListener focus = changed -> showHandles();
+    private Collection<? extends Node> fields = List.of();
+    private boolean isShown;
+
+    TrimHand(
+            ShootSession session,
+            PhotoStage stage,
+            StageHand hand,
+            StageHint hint,
+            Consumer<String> say,
+            Consumer<String> messages) {
+        this.session = session;
+        this.stage = stage;
+        this.hand = hand;
+        this.messages = messages;
+        this.offer = new Offer<>(FoundTrim.class, session, stage, hint, say);
+        stage.trim().handles().forEach(this::listenTo);
+    }
+
+    /** The handles are there while one of these has the focus, or one of themselves. */
+    void belongTo(Collection<? extends Node> newFields) {
+        fields = newFields;
+        fields.forEach(field -> field.addEventHandler(KeyEvent.KEY_PRESSED, key -> {
+            if (key.getCode() == KeyCode.ESCAPE) {
+                stage.requestFocus();
+            }
+        }));
+        stage.sceneProperty().addListener((observed, before, now) -> {
+            if (before != null) {
+                before.focusOwnerProperty().removeListener(focus);
+            }
+            if (now != null) {
+                now.focusOwnerProperty().addListener(focus);
+            }
+            showHandles();
+        });
+    }
+
+    private void showHandles() {
+        Scene scene = stage.getScene();
+        Node owner = scene == null ? null : scene.getFocusOwner();
+        boolean isTrimming = owner != null && (fields.contains(owner) || owner.getUserData() instanceof Trim.Side);
+        if (isTrimming != isShown) {
+            isShown = isTrimming;
+            hand.letGoOfAll();
+            hand.tools().putDown();
+            stage.setTrimming(isTrimming);
+        }
+    }
+
+    private void listenTo(StackPane handle) {
+        Trim.Side side = (Trim.Side) handle.getUserData();
+        handle.setOnMousePressed(event -> {
+            handle.requestFocus();
+            event.consume();
+        });
+        handle.setOnMouseDragged(event -> {
+            if (event.getButton() == MouseButton.PRIMARY) {
+                drag(side, event);
+            }
+            event.consume();
+        });
+        handle.setOnMouseReleased(event -> {
+            hand.gestures().finish();
+            event.consume();
+        });
+    }
+
+    private void drag(Trim.Side side, MouseEvent event) {
+        stage.projection()
+                .ifPresent(projection -> session.photo().ifPresent(photo -> {
+                    Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
+                    Point at = photo.space().toStored(projection.toPhoto(new Point(onStage.getX(), onStage.getY())));
+                    double share = switch (side) {
+                        case LEFT -> at.x();
+                        case TOP -> at.y();
+                        case RIGHT -> 1 - at.x();
+                        case BOTTOM -> 1 - at.y();
+                    };
+                    hand.gestures().trimTo(hand.gestures().trim().with(side, whole(share, side, photo)), true);
+                }));
+    }
+
+    /** A share that is a whole number of pixels. */
+    private static double whole(double share, Trim.Side side, Photo photo) {
+        double length = side.isUpright() ? photo.size().width() : photo.size().height();
+        return Math.rint(share * length) / length;
+    }
+
+    /** Moves a side by pixels of the photo, right and down positive. */
+    void move(Trim.Side side, Point pixels) {
+        double along = side.isUpright() ? pixels.x() : pixels.y();
+        double inwards = side == Trim.Side.LEFT || side == Trim.Side.TOP ? along : -along;
+        if (inwards != 0) {
+            session.photo().filter(session::isReady).ifPresent(photo -> {
+                double length =
+                        side.isUpright() ? photo.size().width() : photo.size().height();
+                double step = inwards / length;
+                Trim trim = hand.gestures().trim();
+                hand.gestures().trimTo(trim.with(side, trim.at(side) + step), false);
+            });
+        }
+    }
+
+    @Override
+    public void trimmed(Trim trim) {
+        forget();
+        hand.letGoOfAll();
+        hand.gestures().trimTo(trim, false);
+        hand.gestures().finish();
+    }
+
+    @Override
+    public void notALength(String text) {
+        messages.accept(Words.get("desk.notALength", text));
+    }
+
+    @Override
+    public void findBorder() {
+        hand.letGoOfAll();
+        hand.tools().putDown();
+        stage.requestFocus();
+        Optional<FoundTrim> standing = offer.standing();
+        forget();
+        if (standing.isPresent()) {
+            trimmed(standing.get().trim());
+        } else {
+            session.photo()
+                    .filter(session::isReady)
+                    .ifPresent(photo -> offer.look(photo, Words.get("trim.looking"), found -> hear(photo, found)));
+        }
+    }
+
+    private void hear(Photo photo, FoundTrim found) {
+        Trim now = photo.preparation().trim();
+        if (!found.isSomething()) {
+            offer.say(Words.get(now.isNone() ? "trim.noBorder" : "trim.noOther"));
+        } else if (found.trim().equals(now)) {
+            offer.say(Words.get("trim.already"));
+        } else {
+            String border = FoundWords.border(found.trim(), photo);
+            offer.make(photo, found, around(found.trim(), photo), Words.get("trim.offer", border));
+        }
+    }
+
+    private static List<Segment> around(Trim trim, Photo photo) {
+        List<Point> corners = new Outline(trim.remaining(photo.size()), Angle.NONE).corners();
+        return List.of(
+                new Segment(corners.get(0), corners.get(1)),
+                new Segment(corners.get(1), corners.get(2)),
+                new Segment(corners.get(2), corners.get(3)),
+                new Segment(corners.get(3), corners.get(0)));
+    }
+
+    /** What was offered does not stand any more. */
+    void forget() {
+        offer.forget();
+    }
+}

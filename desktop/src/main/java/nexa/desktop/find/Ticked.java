@@ -1,0 +1,78 @@
+package nexa.desktop.find;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import nexa.core.find.Found;
+import nexa.core.find.TakeFound;
+import nexa.core.message.EnumName;
+import nexa.core.propose.Proposal;
+import nexa.core.propose.TakeProposals;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Shoot;
+import nexa.desktop.parts.Words;
+
+/**
+ * All that is ticked, whatever was looked for, and what taking it does.
+ *
+ * @param all by file, for each thing of which something is ticked
+ */
+record Ticked(Map<FindWhat, Map<String, Found>> all) {
+
+    /** What of some files is ticked in lists. */
+    static Ticked of(Map<FindWhat, FoundList> lists, Collection<String> files, Shoot now) {
+        Map<FindWhat, Map<String, Found>> all = new EnumMap<>(FindWhat.class);
+        lists.forEach((what, list) -> {
+            Map<String, Found> ticked = list.toTake(files, now);
+            if (!ticked.isEmpty()) {
+                all.put(what, ticked);
+            }
+        });
+        return new Ticked(all);
+    }
+
+    boolean isNothing() {
+        return all.isEmpty();
+    }
+
+    /** How much of each, or that there is nothing of what is looked for. */
+    String counts(FindWhat lookedFor) {
+        List<String> counts = new ArrayList<>();
+        all.forEach((what, ticked) -> counts.add(count(what, ticked.size())));
+        return counts.isEmpty() ? count(lookedFor, 0) : String.join(", ", counts);
+    }
+
+    private static String count(FindWhat what, int count) {
+        return Words.get("find.count." + EnumName.of(what), count);
+    }
+
+    /** The step's name: that of its kind, where it is of one. */
+    Edit.Kind kind() {
+        if (all.size() > 1) {
+            return Edit.Kind.TAKE_FOUND;
+        }
+        return switch (all.keySet().iterator().next()) {
+            case LEVELS -> Edit.Kind.LEVEL;
+            case BORDERS -> Edit.Kind.TRIM;
+            case SUBJECTS -> Edit.Kind.SUBJECT;
+            case CROPS -> Edit.Kind.PROPOSAL;
+        };
+    }
+
+    /** The shoot with all of it taken. */
+    Shoot taken(Shoot shoot, String format) {
+        Map<String, List<Found>> things = new LinkedHashMap<>();
+        Map<String, Proposal> crops = new LinkedHashMap<>();
+        all.forEach((what, ticked) -> ticked.forEach((file, some) -> {
+            if (some instanceof Proposal proposal) {
+                crops.put(file, proposal);
+            } else {
+                things.computeIfAbsent(file, any -> new ArrayList<>()).add(some);
+            }
+        }));
+        return TakeProposals.of(TakeFound.of(shoot, things), format, crops);
+    }
+}

@@ -1,0 +1,109 @@
+package nexa.imaging.find;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import nexa.core.find.FoundSubject;
+import nexa.core.geometry.Point;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Trim;
+import nexa.imaging.TestPhotos;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What photos are about: those of the sample shoot against what was drawn, and pictures made for the purpose. */
+class SubjectFinderTest {
+    private static final Path SAMPLE = Path.of("..", "sample");
+    private static final Pattern TRUTH = Pattern.compile(
+            "\"file\": \"(.*?)\".*\"readable\": true.*\"subject\": \\[(.*?), (.*?)\\], \"radius\": ([0-9.]+)");
+
+    @TempDir
+    Path folder;
+
+    private static FoundSubject found(Path file, Photo photo) throws Exception {
+        return PhotoFinder.find(FoundSubject.class, file.getParent(), photo, () -> false)
+                .orElseThrow();
+    }
+
+    @Test
+    void theSamplesSubjectsAreFoundWhereTheyWereDrawn() throws Exception {
+        int claimed = 0;
+        int inside = 0;
+        int all = 0;
+        for (String line : Files.readAllLines(SAMPLE.resolve("truth.json"))) {
+            Matcher truth = TRUTH.matcher(line);
+            if (truth.find()) {
+                Path file = SAMPLE.resolve("photos").resolve(truth.group(1));
+                Photo photo = TestPhotos.photo(file);
+                Optional<Point> at = found(file, photo).subject().map(subject -> subject.in(photo.space()));
+                Point drawn = photo.space()
+                        .toPlane(new Point(Double.parseDouble(truth.group(2)), Double.parseDouble(truth.group(3))));
+                double radius =
+                        Double.parseDouble(truth.group(4)) * photo.size().shortSide();
+                all++;
+                claimed += at.isPresent() ? 1 : 0;
+                inside += at.filter(found -> found.distance(drawn) <= radius).isPresent() ? 1 : 0;
+            }
+        }
+        assertThat(all).isEqualTo(31);
+        assertThat(claimed).isGreaterThanOrEqualTo(27);
+        assertThat(inside).isGreaterThanOrEqualTo(26);
+    }
+
+    private Path disc(int x, int y) {
+        BufferedImage image = new BufferedImage(900, 600, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setColor(new Color(150, 160, 150));
+        pen.fillRect(0, 0, 900, 600);
+        pen.setColor(new Color(190, 60, 40));
+        pen.fillOval(x - 70, y - 70, 140, 140);
+        pen.dispose();
+        return TestPhotos.write(image, folder.resolve("disc.png"));
+    }
+
+    @Test
+    void itIsTheSameThingHoweverThePhotoIsTurnedAndTrimmed() throws Exception {
+        Path file = disc(360, 330);
+        Photo photo = TestPhotos.photo(file);
+        FoundSubject plain = found(file, photo);
+        assertThat(plain.reason()).isEqualTo(FoundSubject.Reason.STANDS_OUT);
+        assertThat(plain.subject().orElseThrow().at().distance(new Point(0.4, 0.55)))
+                .isLessThan(0.02);
+        assertThat(plain.subject().orElseThrow().radius().orElseThrow()).isCloseTo(70 / 600.0, within(0.03));
+        Photo turned = photo.withPreparation(photo.preparation().turnedRight());
+        assertThat(found(file, turned).subject().orElseThrow().at().distance(new Point(0.45, 0.4)))
+                .isLessThan(0.02);
+        Photo trimmed = photo.withTrim(new Trim(0.1, 0.1, 0, 0.1));
+        assertThat(found(file, trimmed).subject().orElseThrow().at().distance(new Point(0.4, 0.55)))
+                .as("in fractions of the whole photo")
+                .isLessThan(0.02);
+    }
+
+    @Test
+    void whereNothingStandsOutThereIsNoSubject() throws Exception {
+        Path file = TestPhotos.write(MadePictures.noise(), folder.resolve("noise.png"));
+        FoundSubject found = found(file, TestPhotos.photo(file));
+        assertThat(found.isSomething()).isFalse();
+        assertThat(found.subject()).isEmpty();
+    }
+
+    @Test
+    void facesAreLookedForWithoutLoadingWindowsOfAToolkit() throws Exception {
+        assertThat(CascadeLibrary.cascade("haarcascade_eye")).isPresent();
+        Path maps = Path.of("/proc/self/maps");
+        if (Files.exists(maps)) {
+            List<String> loaded = Files.readAllLines(maps);
+            assertThat(loaded).anyMatch(line -> line.contains("opencv_objdetect"));
+            assertThat(loaded).noneMatch(line -> line.contains("opencv_highgui"));
+        }
+    }
+}
