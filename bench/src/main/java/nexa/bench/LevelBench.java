@@ -19,7 +19,7 @@ import nexa.core.find.FoundLevel;
 import nexa.core.shoot.Photo;
 import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.find.LevelFinder;
-import nexa.imaging.find.PhotoLevel;
+import nexa.imaging.find.PhotoFinder;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.global.opencv_imgproc;
@@ -47,7 +47,8 @@ public final class LevelBench {
         FoundLevel find() throws Exception {
             Photo photo = Photo.untouched(file.getFileName().toString())
                     .withPixels(PhotoFacts.read(file).pixels());
-            return PhotoLevel.of(file.getParent(), photo, () -> false).orElseThrow();
+            return PhotoFinder.find(FoundLevel.class, file.getParent(), photo, () -> false)
+                    .orElseThrow();
         }
     }
 

@@ -20,7 +20,7 @@ import javafx.stage.Stage;
 import nexa.core.find.FoundLevel;
 import nexa.core.shoot.Photo;
 import nexa.desktop.NexaApplication;
-import nexa.desktop.session.LevelFinding;
+import nexa.desktop.session.Finding;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
 import nexa.imaging.decode.PhotoProblem;
@@ -83,7 +83,7 @@ public final class WindowBench {
         private void find() {
             ShootSession session = shell.session().orElseThrow();
             for (Photo photo : session.photos()) {
-                session.levels().find(photo, Urgency.IDLE, new LevelFinding.Listener() {
+                session.finding().find(FoundLevel.class, photo, Urgency.IDLE, new Finding.Listener<>() {
                     @Override
                     public void found(FoundLevel level) {}
 
