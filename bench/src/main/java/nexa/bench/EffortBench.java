@@ -191,10 +191,6 @@ public final class EffortBench {
                             && photo.mark() != Mark.OUT
                             && (photo.orientation() == Orientation.WIDE) == lane.equals("Wide"))
                     .count();
-            Hands.onScreen(() -> {
-                hands.find("#lineup").orElseThrow().requestFocus();
-                return null;
-            });
             hands.hold(KeyCode.SPACE, FLICK_MILLIS * (count + 2));
             hands.settle();
             int before = notDone(format);

@@ -2,6 +2,7 @@ package nexa.core.propose;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import nexa.core.find.SalientMap;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
@@ -30,25 +31,24 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
         edges = List.copyOf(edges);
     }
 
-    /** The same scene of a photo so many times as large, in which what was looked at begins at a corner. */
-    public Scene placed(Point corner, double factor) {
+    /**
+     * The same scene of a whole photo.
+     *
+     * @param corner where what was looked at begins in the picture of it
+     * @param across how many of the photo's pixels one of the picture's is wide
+     * @param down how many it is high; they differ a little where a side was rounded
+     */
+    public Scene placed(Point corner, double across, double down) {
+        UnaryOperator<Point> place =
+                point -> new Point((point.x() + corner.x()) * across, (point.y() + corner.y()) * down);
+        UnaryOperator<Bounds> placeBox = box -> new Bounds(place.apply(box.least()), place.apply(box.most()));
         return new Scene(
                 map,
-                placed(mapped, corner, factor),
-                thing.map(one -> new Thing(
-                        placed(one.at(), corner, factor), placed(one.box(), corner, factor), one.confidence())),
+                placeBox.apply(mapped),
+                thing.map(one -> new Thing(place.apply(one.at()), placeBox.apply(one.box()), one.confidence())),
                 edges.stream()
-                        .map(edge ->
-                                new Segment(placed(edge.from(), corner, factor), placed(edge.to(), corner, factor)))
+                        .map(edge -> new Segment(place.apply(edge.from()), place.apply(edge.to())))
                         .toList());
-    }
-
-    private static Bounds placed(Bounds box, Point corner, double factor) {
-        return new Bounds(placed(box.least(), corner, factor), placed(box.most(), corner, factor));
-    }
-
-    private static Point placed(Point point, Point corner, double factor) {
-        return point.plus(corner).times(factor);
     }
 
     /** How much a place stands out, weighted by how sharp it is there; nothing where nobody looked. */

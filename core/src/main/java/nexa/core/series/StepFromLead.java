@@ -52,13 +52,7 @@ public record StepFromLead(
             Point off = bySubject
                     ? own.subject().get().minus(pattern.subject().get())
                     : own.place().minus(pattern.place());
-            Optional<Point> sighted =
-                    own.subject().isPresent() || pattern.subject().isPresent() || !seen.containsKey(photo.file())
-                            ? Optional.empty()
-                            : crops.lead(photo, format)
-                                    .filter(led -> seen.containsKey(led.file()))
-                                    .map(led ->
-                                            place(crops, photo, format, seen).minus(place(crops, led, format, seen)));
+            Optional<Point> sighted = sighted(crops, photo, format, seen);
             boolean isAccepted =
                     photo.entry(format.id()).placement() instanceof Placement.Follow follow && follow.isAccepted();
             return new StepFromLead(
@@ -69,6 +63,17 @@ public record StepFromLead(
                     isAccepted,
                     format.tolerance());
         });
+    }
+
+    /** How far what is seen in a photo lies from where it lies in its lead; empty where that is not to be measured. */
+    private static Optional<Point> sighted(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
+        return crops.lead(photo, format)
+                .filter(lead -> isSeen(lead, seen) && isSeen(photo, seen))
+                .map(lead -> place(crops, photo, format, seen).minus(place(crops, lead, format, seen)));
+    }
+
+    private static boolean isSeen(Photo photo, Map<String, Subject> seen) {
+        return photo.subject().isEmpty() && !photo.hasNoSubject() && seen.containsKey(photo.file());
     }
 
     /** Where what is seen in a photo lies in its crop. */

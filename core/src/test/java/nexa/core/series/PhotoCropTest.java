@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -124,12 +125,46 @@ class PhotoCropTest {
                 .isEmpty();
     }
 
+    @Test
+    void whereNeitherIsMarkedWhatIsSeenInBothMeasuresThePosition() {
+        Photo lead = photo("lead.jpg", 3000, 2000);
+        Photo other = photo("other.jpg", 3000, 2000);
+        Shoot shoot = Shoot.of("S", Shoot.Order.NAME, List.of(PAGE), List.of(lead, other));
+        Crop tight = new Crop(new Point(1500, 1000), new Size(1600, 1200));
+        Shoot led = Leads.make(new Adjust(shoot, "lead.jpg", "page").to(tight), "lead.jpg", "page");
+        Shoot carried = new CarryAcross("lead.jpg", "page", Set.of(Carry.values()), false, false)
+                .to(led, List.of("other.jpg"))
+                .shoot();
+        Map<String, Subject> seen = Map.of(
+                "lead.jpg",
+                spot(0.5, 0.5, 0.2).orElseThrow(),
+                "other.jpg",
+                spot(0.6, 0.5, 0.2).orElseThrow());
+        StepFromLead byPlace = step(carried, "other.jpg");
+        assertThat(byPlace.isBySight()).isFalse();
+        StepFromLead bySight = step(carried, "other.jpg", seen);
+        assertThat(bySight.isBySight()).isTrue();
+        assertThat(bySight.off().x()).as("300 px of 1600").isCloseTo(300 / 1600.0, within(1e-9));
+        assertThat(bySight.tightness()).isEqualTo(byPlace.tightness());
+        assertThat(step(carried, "other.jpg", Map.of("other.jpg", seen.get("other.jpg"))))
+                .as("seen in one of them only")
+                .isEqualTo(byPlace);
+        Shoot marked = carried.with("lead.jpg", photo -> photo.withSubject(spot(0.5, 0.5, 0.2)));
+        assertThat(step(marked, "other.jpg", seen).isBySight()).isFalse();
+        Shoot aboutNothing = carried.with("other.jpg", photo -> photo.withSubject(Optional.empty()));
+        assertThat(step(aboutNothing, "other.jpg", seen).isBySight()).isFalse();
+    }
+
     private static Optional<Subject> spot(double x, double y, double radius) {
         return Optional.of(new Subject(new Point(x, y), OptionalDouble.of(radius)));
     }
 
     private static StepFromLead step(Shoot shoot, String file) {
-        return StepFromLead.of(new Crops(shoot), shoot.photo(file), shoot.format("page"))
+        return step(shoot, file, Map.of());
+    }
+
+    private static StepFromLead step(Shoot shoot, String file, Map<String, Subject> seen) {
+        return StepFromLead.of(new Crops(shoot), shoot.photo(file), shoot.format("page"), seen)
                 .orElseThrow();
     }
 }

@@ -94,6 +94,7 @@ final class ProposalStrip {
         session.crop().ifPresent(crop -> {
             from = Optional.of(crop);
             say.accept(Words.get("propose.looking"));
+            ticket.cancel();
             double ratio = crop.crop().size().ratio();
             ticket = session.finding().propose(crop.photo(), ratio, MOST, Urgency.NOW, new Listening());
         });
@@ -173,6 +174,10 @@ final class ProposalStrip {
      * @return whether it was its own
      */
     boolean pressed(KeyEvent key) {
+        if (key.isShortcutDown() || key.isAltDown()) {
+            close();
+            return false;
+        }
         int count = Math.min(AT_ONCE, proposals.size() - first);
         switch (key.getCode()) {
             case LEFT, UP -> preview(current < 0 ? count - 1 : (current + count - 1) % count);

@@ -4,11 +4,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import javafx.animation.PauseTransition;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
 import nexa.core.geometry.Orientation;
 import nexa.core.series.CarryAcross;
 import nexa.core.shoot.Edit;
@@ -26,6 +28,7 @@ import nexa.store.Preferences;
 /** The line-up: all crops of a format and orientation at one size under one guide, the furthest out of step first. */
 public final class LineUpView extends View {
     private static final int ACROSS = 5;
+    private static final Duration SETTLE = Duration.millis(150);
 
     private final ShootSession session;
     private final Runnable openEasel;
@@ -34,7 +37,8 @@ public final class LineUpView extends View {
     private final LineUpFoot foot;
     private final Flick flick;
     private final SeenSubjects seen;
-    private final OnView onView = new OnView();
+    private final PauseTransition viewed = new PauseTransition(SETTLE);
+    private final OnView onView = new OnView(viewed::playFromStart);
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = LineUp.EMPTY;
     private final Latest<LineUp> liningUp = Background.latest(this::show);
@@ -49,6 +53,7 @@ public final class LineUpView extends View {
         this.session = session;
         this.openEasel = openEasel;
         this.tools = new LineUpTools(session, preferences, new Choices());
+        viewed.setOnFinished(event -> showRight());
         this.seen = new SeenSubjects(session, this::refresh);
         this.grid = new LineUpGrid(session, tools::guide, seen, onView, openEasel);
         this.foot = new LineUpFoot(session, onView, new FootActions());
@@ -65,17 +70,20 @@ public final class LineUpView extends View {
         tellStanding();
     }
 
+    /** Once something is chosen, the keys are the crops' again: Space flicks through them. */
     private final class Choices implements LineUpTools.Listener {
         @Override
         public void lane(Orientation lane) {
             finish();
             orientation = lane;
             refresh();
+            grid.requestFocus();
         }
 
         @Override
         public void order() {
             refresh();
+            grid.requestFocus();
         }
 
         @Override
@@ -87,6 +95,7 @@ public final class LineUpView extends View {
         public void sight(boolean isUsed) {
             seen.setUsed(isUsed);
             refresh();
+            grid.requestFocus();
         }
     }
 
@@ -177,6 +186,10 @@ public final class LineUpView extends View {
         grid.refresh();
     }
 
+    private void showRight() {
+        foot.showRight(lineUp);
+    }
+
     private void show(LineUp fresh) {
         lineUp = fresh;
         tools.show(orientation);
@@ -247,7 +260,6 @@ public final class LineUpView extends View {
         if (key.getCode() == KeyCode.SPACE && flick.isVisible()) {
             session.goTo(Optional.of(flick.file()));
             flick.end();
-            foot.showRight(lineUp);
             return true;
         }
         return false;
@@ -259,6 +271,7 @@ public final class LineUpView extends View {
         liningUp.forget();
         flick.end();
         seen.dispose();
+        viewed.stop();
         tools.dispose();
     }
 }

@@ -13,6 +13,12 @@ final class OnView {
     private record Viewed(String file, String format, Crop crop) {}
 
     private final Set<Viewed> viewed = new HashSet<>();
+    private final Runnable changed;
+
+    /** @param changed hears that another one has been on view */
+    OnView(Runnable changed) {
+        this.changed = changed;
+    }
 
     private static Viewed of(PhotoCrop crop) {
         return new Viewed(crop.photo().file(), crop.format().id(), crop.crop());
@@ -24,8 +30,8 @@ final class OnView {
      * @param longSide how large, in screen pixels
      */
     void see(PhotoCrop crop, double longSide) {
-        if (longSide >= LARGE) {
-            viewed.add(of(crop));
+        if (longSide >= LARGE && viewed.add(of(crop))) {
+            changed.run();
         }
     }
 

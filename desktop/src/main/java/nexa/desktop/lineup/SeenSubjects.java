@@ -53,7 +53,8 @@ final class SeenSubjects {
             return;
         }
         for (Photo photo : photos) {
-            if (session.isReady(photo) && photo.subject().isEmpty() && looked.add(asLookedAt(photo))) {
+            boolean isMarked = photo.subject().isPresent() || photo.hasNoSubject();
+            if (session.isReady(photo) && !isMarked && looked.add(asLookedAt(photo))) {
                 tickets.add(session.finding().find(FoundSubject.class, photo, Urgency.IDLE, new Hearing(photo.file())));
             }
         }

@@ -35,4 +35,10 @@ class StepWordsTest {
         assertThat(StepWords.of(new StepFromLead(0.01, Point.ORIGIN, true, false, true, TOLERANCE)))
                 .isEqualTo("in step");
     }
+
+    @Test
+    void whatWasOnlySeenIsSaidToBe() {
+        StepFromLead seen = new StepFromLead(0, new Point(0, 0.2), true, true, false, TOLERANCE);
+        assertThat(StepWords.of(seen)).isEqualTo("subject 20 % lower, as seen");
+    }
 }

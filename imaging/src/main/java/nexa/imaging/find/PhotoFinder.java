@@ -71,7 +71,10 @@ public final class PhotoFinder {
                 bgra -> finder.inside(
                         bgra,
                         (bgr, corner) -> SceneFinder.of(bgr, isUnwanted)
-                                .map(scene -> scene.placed(corner, finder.factor(bgra)))));
+                                .map(scene -> scene.placed(
+                                        corner,
+                                        photo.size().width() / bgra.cols(),
+                                        photo.size().height() / bgra.rows()))));
     }
 
     /** Something that is looked for in a picture. */

@@ -40,7 +40,7 @@ class PhotoFactsTest {
     Path folder;
 
     /** A block that tells a time, a camera, an exposure and the subject's place, in the pixels as they are stored. */
-    private static byte[] block(int orientation, String time, int... subject) {
+    static byte[] block(int orientation, String time, int... subject) {
         ByteBuffer block = ByteBuffer.allocate(240).order(ByteOrder.LITTLE_ENDIAN);
         block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
         block.putShort((short) 3);

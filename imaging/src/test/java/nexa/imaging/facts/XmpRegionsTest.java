@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Subject;
 import nexa.imaging.TestPhotos;
@@ -21,6 +22,10 @@ class XmpRegionsTest {
 
     /** What a photo of 600 × 400 with an XMP packet is about. */
     private Optional<Subject> subject(String description) throws Exception {
+        return subject(description, Optional.empty());
+    }
+
+    private Optional<Subject> subject(String description, Optional<byte[]> exif) throws Exception {
         String packet = "<x:xmpmeta xmlns:x='adobe:ns:meta/'>"
                 + "<rdf:RDF xmlns:rdf='http://www.w3.org/1999/02/22-rdf-syntax-ns#'>"
                 + "<rdf:Description rdf:about=''"
@@ -30,6 +35,9 @@ class XmpRegionsTest {
                 + description
                 + "</rdf:Description></rdf:RDF></x:xmpmeta>";
         Path file = TestPhotos.write(TestPhotos.scene(600, 400), folder.resolve("a.jpg"));
+        if (exif.isPresent()) {
+            TestPhotos.addMetadata(file, exif.get(), null);
+        }
         byte[] photo = Files.readAllBytes(file);
         byte[] segment = ("http://ns.adobe.com/xap/1.0/\0" + packet).getBytes(StandardCharsets.UTF_8);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -76,6 +84,20 @@ class XmpRegionsTest {
         // From 0.2 of the width to 0.75 and half of a tenth of the short side.
         double right = 0.75 + 0.05 * 400 / 600;
         assertNear(subject(areas(face, other)), (0.2 + right) / 2, 0.5, (right - 0.2) * 600 / 2 / 400);
+    }
+
+    @Test
+    void whatTheCameraMarkedStandsAboveRegionsAndRegionsAreTurnedWithThePhoto() throws Exception {
+        String face = areas("stArea:x='0.25' stArea:y='0.5' stArea:w='0.1' stArea:h='0.2'");
+        byte[] camera = PhotoFactsTest.block(1, "2026:03:09 14:05:07", 300, 100, 80);
+        assertNear(subject(face, Optional.of(camera)), 0.5, 0.25, 0.1);
+        byte[] turned = TestPhotos.exif(6, new PixelSize(600, 400));
+        assertNear(subject(face, Optional.of(turned)), 0.5, 0.25, 0.1);
+        assertNear(
+                subject(areas("stArea:x='0.25' stArea:y='0.4' stArea:w='0.1' stArea:h='0.2'"), Optional.of(turned)),
+                0.6,
+                0.25,
+                0.1);
     }
 
     @Test

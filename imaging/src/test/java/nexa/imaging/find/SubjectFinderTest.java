@@ -14,6 +14,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.core.find.FoundSubject;
 import nexa.core.geometry.Point;
+import nexa.core.propose.CropProposer;
+import nexa.core.propose.Proposal;
+import nexa.core.propose.Scene;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
@@ -60,10 +63,14 @@ class SubjectFinderTest {
     }
 
     private Path disc(int x, int y) {
-        BufferedImage image = new BufferedImage(900, 600, BufferedImage.TYPE_INT_RGB);
+        return disc(x, y, 900, 600);
+    }
+
+    private Path disc(int x, int y, int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         Graphics2D pen = image.createGraphics();
         pen.setColor(new Color(150, 160, 150));
-        pen.fillRect(0, 0, 900, 600);
+        pen.fillRect(0, 0, width, height);
         pen.setColor(new Color(190, 60, 40));
         pen.fillOval(x - 70, y - 70, 140, 140);
         pen.dispose();
@@ -86,6 +93,20 @@ class SubjectFinderTest {
         assertThat(found(file, trimmed).subject().orElseThrow().at().distance(new Point(0.4, 0.55)))
                 .as("in fractions of the whole photo")
                 .isLessThan(0.02);
+    }
+
+    @Test
+    void whatIsSeenLiesInThePhotoToItsEdgesHoweverItsPictureIsRounded() throws Exception {
+        Path file = disc(700, 480, 1501, 997);
+        Photo photo = TestPhotos.photo(file);
+        Scene scene = PhotoFinder.scene(folder, photo, () -> false).orElseThrow();
+        assertThat(scene.mapped().least()).isEqualTo(Point.ORIGIN);
+        assertThat(scene.mapped().most().distance(new Point(1501, 997))).isLessThan(1e-9);
+        assertThat(scene.thing().orElseThrow().at().distance(new Point(700, 480)))
+                .isLessThan(20);
+        for (Proposal proposal : new CropProposer(scene, photo).propose(1.2, 8)) {
+            assertThat(photo.outline().contains(proposal.crop(), 1e-6)).isTrue();
+        }
     }
 
     @Test
