@@ -45,6 +45,17 @@ class SmallWindowTest extends WindowTest {
             awaitStill();
             assertNothingIsCutOff();
         }
+        clickOn("#desk-shape");
+        assertNothingIsCutOff();
+        clickOn(lookup("#desk-level").match(WindowTest::isShown).<Node>query());
+        push(KeyCode.K);
+        waitFor(() -> lookup("#proposals").query().isVisible());
+        for (int i = 0; i < 3; i++) {
+            awaitStill("#proposal-1");
+            assertNothingIsCutOff();
+            push(KeyCode.K);
+        }
+        push(KeyCode.ESCAPE);
         clickOn(lookup("#desk-step").match(WindowTest::isShown).<Node>query());
         clickOn("#carry");
         awaitStill("#carry-do");

@@ -18,7 +18,7 @@ import nexa.imaging.pictures.PictureLibrary;
 /** A proposal as it would look, with its reason below. */
 final class ProposalPrint extends Button {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
-    private static final double WIDTH = 182;
+    private static final double WIDTH = 174;
     private static final double HEIGHT = 84;
     /** Room for two lines. */
     private static final double WORDS = 36;

@@ -53,7 +53,7 @@ final class ProposalStrip {
         this.hand = hand;
         this.settings = settings;
         this.say = say;
-        HBox row = new HBox(6);
+        HBox row = new HBox(4);
         row.setAlignment(Pos.CENTER);
         for (int i = 0; i < AT_ONCE; i++) {
             ProposalPrint print = new ProposalPrint(session.pictures(), i + 1);

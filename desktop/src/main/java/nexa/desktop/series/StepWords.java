@@ -13,8 +13,10 @@ public final class StepWords {
         if (step.isAccepted() && step.distance() > 1) {
             return Words.get("step.accepted");
         }
-        String words = step.isOut() ? furthest(step) : Words.get("step.in");
-        return step.isBySight() ? Words.get("step.sight", words) : words;
+        if (step.isOut()) {
+            return furthest(step);
+        }
+        return Words.get(step.isBySight() ? "step.in.seen" : "step.in");
     }
 
     private static String furthest(StepFromLead step) {
@@ -25,7 +27,8 @@ public final class StepWords {
         if (tight >= across && tight >= down) {
             return share(step.tightness() > 0 ? "step.tighter" : "step.looser", step.tightness());
         }
-        String what = step.bySubject() ? "step.subject." : "step.crop.";
+        String marked = step.bySubject() ? "step.subject." : "step.crop.";
+        String what = step.isBySight() ? "step.seen." : marked;
         return across >= down
                 ? share(
                         what + (step.off().x() > 0 ? "right" : "left"),

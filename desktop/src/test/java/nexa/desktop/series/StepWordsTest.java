@@ -39,6 +39,8 @@ class StepWordsTest {
     @Test
     void whatWasOnlySeenIsSaidToBe() {
         StepFromLead seen = new StepFromLead(0, new Point(0, 0.2), true, true, false, TOLERANCE);
-        assertThat(StepWords.of(seen)).isEqualTo("subject 20 % lower, as seen");
+        assertThat(StepWords.of(seen)).isEqualTo("seen 20 % lower");
+        StepFromLead in = new StepFromLead(0, Point.ORIGIN, true, true, false, TOLERANCE);
+        assertThat(StepWords.of(in)).isEqualTo("in step, as seen");
     }
 }
