@@ -71,12 +71,7 @@ final class FoundPrinter {
     }
 
     private static String reason(Found found) {
-        if (found instanceof FoundLevel level) {
-            return EnumName.of(level.reason(), "-");
-        }
-        return found instanceof FoundTrim border
-                ? EnumName.of(border.reason(), "-")
-                : EnumName.of(((FoundSubject) found).reason(), "-");
+        return EnumName.of(found.reason(), "-");
     }
 
     /** One object for all that was asked for; where that is several things, reasons and confidences by their names. */

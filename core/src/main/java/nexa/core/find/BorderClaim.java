@@ -94,8 +94,7 @@ public final class BorderClaim {
     private boolean isBelieved(Side side) {
         BorderSide found = measured.get(side);
         Set<Side> alike = new TreeSet<>(borders);
-        alike.removeIf(other ->
-                other == side || measured.get(other).colour().distance(found.colour()) > 12 + 2 * found.noise());
+        alike.removeIf(other -> other == side || !found.hasColourOf(measured.get(other)));
         return alike.contains(side.opposite()) || alike.size() >= 2 || found.isBorderAlone();
     }
 }

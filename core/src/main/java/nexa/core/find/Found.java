@@ -2,11 +2,25 @@ package nexa.core.find;
 
 /** Something that was found in a photo, or that nothing was. */
 public interface Found {
+    /** From this confidence on something is sure. */
+    double SURE = 0.5;
+
     Certainty certainty();
+
+    /** What it was found by, or why there is nothing. */
+    Enum<?> reason();
 
     /** Whether there is something to take or to offer. */
     default boolean isSomething() {
         return certainty() != Certainty.NOT_SURE;
+    }
+
+    /** How sure something is that is there or not, by its confidence. */
+    static Certainty certainty(boolean isThere, double confidence) {
+        if (!isThere) {
+            return Certainty.NOT_SURE;
+        }
+        return confidence >= SURE ? Certainty.SURE : Certainty.LIKELY;
     }
 
     /** @throws IllegalArgumentException for NaN and what is not within 0 … 1 */

@@ -10,9 +10,6 @@ import nexa.core.shoot.Subject;
  * @param confidence 0 … 1; what is below {@link #SURE} is likely at most
  */
 public record FoundSubject(Reason reason, Optional<Subject> subject, double confidence) implements Found {
-    /** From here on it is sure. */
-    public static final double SURE = 0.5;
-
     /** By what a subject is known, or why there is none. */
     public enum Reason {
         FACE,
@@ -36,9 +33,6 @@ public record FoundSubject(Reason reason, Optional<Subject> subject, double conf
 
     @Override
     public Certainty certainty() {
-        if (subject.isEmpty()) {
-            return Certainty.NOT_SURE;
-        }
-        return confidence >= SURE ? Certainty.SURE : Certainty.LIKELY;
+        return Found.certainty(subject.isPresent(), confidence);
     }
 }

@@ -9,9 +9,6 @@ import nexa.core.shoot.Trim;
  * @param confidence 0 … 1; what is below {@link #SURE} is likely at most
  */
 public record FoundTrim(Reason reason, Trim trim, double confidence) implements Found {
-    /** From here on it is sure. */
-    public static final double SURE = 0.5;
-
     public static final FoundTrim NONE = new FoundTrim(Reason.NO_BORDER, Trim.NONE, 0);
 
     /** By what a border is known, or that there is none. */
@@ -33,9 +30,6 @@ public record FoundTrim(Reason reason, Trim trim, double confidence) implements 
 
     @Override
     public Certainty certainty() {
-        if (trim.isNone()) {
-            return Certainty.NOT_SURE;
-        }
-        return confidence >= SURE ? Certainty.SURE : Certainty.LIKELY;
+        return Found.certainty(!trim.isNone(), confidence);
     }
 }

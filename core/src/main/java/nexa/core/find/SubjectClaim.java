@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import nexa.core.geometry.Bounds;
-import nexa.core.geometry.Point;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Subject;
 
@@ -34,15 +34,9 @@ public final class SubjectClaim {
         double radius = isOne
                 ? all.extent().x() * HEAD
                 : Math.max(all.extent().x(), all.extent().y()) / 2;
-        Point middle = new Point(
-                within(all.middle().x() / picture.width()), within(all.middle().y() / picture.height()));
-        Subject subject = new Subject(middle, OptionalDouble.of(Math.min(1, radius / picture.shortSide())));
+        Subject subject = Subject.of(all.middle(), OptionalDouble.of(radius), new PhotoSpace(picture));
         return new FoundSubject(
                 isOne ? FoundSubject.Reason.FACE : FoundSubject.Reason.FACES, Optional.of(subject), FACES);
-    }
-
-    private static double within(double share) {
-        return Math.max(0, Math.min(1, share));
     }
 
     /** The subject that what stands out is, if it does so enough. */

@@ -76,8 +76,7 @@ public final class CropProposer {
         Point at = subject.in(photo.space());
         double radius = subject.radiusIn(photo.space())
                 .orElse(USUAL_RADIUS * photo.size().shortSide());
-        Point reach = new Point(radius, radius);
-        return new Scene.Thing(at, new Bounds(at.minus(reach), at.plus(reach)), 1);
+        return Scene.Thing.around(at, radius, 1);
     }
 
     private Scene.Thing inCells(Scene.Thing inPhoto) {

@@ -18,6 +18,12 @@ public record Proposal(Crop crop, List<Reason> reasons) implements Found {
         reasons = List.copyOf(reasons);
     }
 
+    /** The strongest. */
+    @Override
+    public Reason reason() {
+        return reasons.get(0);
+    }
+
     /** The guide its reasons name first, if they name one. */
     public Optional<GuideKind> guide() {
         return reasons.stream().flatMap(reason -> reason.guide().stream()).findFirst();

@@ -25,7 +25,14 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
      * @param box around nearly all of it
      * @param confidence how likely it is the subject, 0 … 1
      */
-    public record Thing(Point at, Bounds box, double confidence) {}
+    public record Thing(Point at, Bounds box, double confidence) {
+
+        /** A round one. */
+        public static Thing around(Point at, double radius, double confidence) {
+            Point reach = new Point(radius, radius);
+            return new Thing(at, new Bounds(at.minus(reach), at.plus(reach)), confidence);
+        }
+    }
 
     public Scene {
         edges = List.copyOf(edges);

@@ -35,6 +35,16 @@ public record Trim(double left, double top, double right, double bottom) {
             return this == LEFT || this == RIGHT;
         }
 
+        /** Whether coordinates begin there. */
+        public boolean isFirst() {
+            return this == LEFT || this == TOP;
+        }
+
+        /** How long something of a size is from this side to the opposite one. */
+        public double length(Size size) {
+            return isUpright() ? size.width() : size.height();
+        }
+
         public Side opposite() {
             return values()[(ordinal() + 2) % 4];
         }

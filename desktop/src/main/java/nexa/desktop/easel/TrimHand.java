@@ -109,31 +109,25 @@ final class TrimHand implements ShapeSection.Actions {
                 .ifPresent(projection -> session.photo().ifPresent(photo -> {
                     Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
                     Point at = photo.space().toStored(projection.toPhoto(new Point(onStage.getX(), onStage.getY())));
-                    double share = switch (side) {
-                        case LEFT -> at.x();
-                        case TOP -> at.y();
-                        case RIGHT -> 1 - at.x();
-                        case BOTTOM -> 1 - at.y();
-                    };
+                    double along = side.isUpright() ? at.x() : at.y();
+                    double share = side.isFirst() ? along : 1 - along;
                     hand.gestures().trimTo(hand.gestures().trim().with(side, whole(share, side, photo)), true);
                 }));
     }
 
     /** A share that is a whole number of pixels. */
     private static double whole(double share, Trim.Side side, Photo photo) {
-        double length = side.isUpright() ? photo.size().width() : photo.size().height();
+        double length = side.length(photo.size());
         return Math.rint(share * length) / length;
     }
 
     /** Moves a side by pixels of the photo, right and down positive. */
     void move(Trim.Side side, Point pixels) {
         double along = side.isUpright() ? pixels.x() : pixels.y();
-        double inwards = side == Trim.Side.LEFT || side == Trim.Side.TOP ? along : -along;
+        double inwards = side.isFirst() ? along : -along;
         if (inwards != 0) {
             session.photo().filter(session::isReady).ifPresent(photo -> {
-                double length =
-                        side.isUpright() ? photo.size().width() : photo.size().height();
-                double step = inwards / length;
+                double step = inwards / side.length(photo.size());
                 Trim trim = hand.gestures().trim();
                 hand.gestures().trimTo(trim.with(side, trim.at(side) + step), false);
             });
@@ -182,12 +176,7 @@ final class TrimHand implements ShapeSection.Actions {
     }
 
     private static List<Segment> around(Trim trim, Photo photo) {
-        List<Point> corners = new Outline(trim.remaining(photo.size()), Angle.NONE).corners();
-        return List.of(
-                new Segment(corners.get(0), corners.get(1)),
-                new Segment(corners.get(1), corners.get(2)),
-                new Segment(corners.get(2), corners.get(3)),
-                new Segment(corners.get(3), corners.get(0)));
+        return Segment.around(new Outline(trim.remaining(photo.size()), Angle.NONE).corners());
     }
 
     /** What was offered does not stand any more. */

@@ -22,14 +22,4 @@ public enum FindWhat {
     Class<? extends Found> type() {
         return type;
     }
-
-    /** The name of why there is nothing; there always are crops to propose. */
-    String doubt(Found found) {
-        if (found instanceof FoundLevel level) {
-            return level.reason().name();
-        }
-        return found instanceof FoundTrim trim
-                ? trim.reason().name()
-                : ((FoundSubject) found).reason().name();
-    }
 }

@@ -44,7 +44,7 @@ record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Found> found, b
         }
         Found some = found.get();
         if (!some.isSomething()) {
-            return Group.valueOf(what.doubt(some));
+            return Group.valueOf(some.reason().name());
         }
         if (isDone) {
             return Group.valueOf("DONE_" + what.name());

@@ -1,6 +1,5 @@
 package nexa.desktop.find;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.layout.Pane;
@@ -55,49 +54,39 @@ final class FoundPicture extends StackPane {
         layer.setMaxSize(thumb.getMaxWidth(), thumb.getMaxHeight());
         clip.setWidth(thumb.getMaxWidth());
         clip.setHeight(thumb.getMaxHeight());
-        ring(Optional.empty(), factor);
+        hideRing();
         List<Segment> drawn = List.of();
         if (found.found().isPresent()) {
             Found some = found.found().get();
             if (some instanceof FoundLevel level) {
                 drawn = level.lines().stream().map(LevelLine::segment).toList();
             } else if (some instanceof FoundTrim border && border.isSomething()) {
-                drawn = around(new Outline(border.trim().remaining(found.photo().size()), Angle.NONE).corners());
+                drawn = Segment.around(
+                        new Outline(border.trim().remaining(found.photo().size()), Angle.NONE).corners());
             } else if (some instanceof FoundSubject subject) {
-                ring(subject.subject().map(spot -> Spot.of(spot, found.photo())), factor);
+                ring(subject.subject(), found.photo(), factor);
             } else if (some instanceof Proposal proposal) {
-                drawn = around(proposal.crop().corners(found.photo().angle()));
+                drawn = Segment.around(proposal.crop().corners(found.photo().angle()));
             }
         }
         draw(drawn, factor);
     }
 
-    /** A ring that was found, in the photo's pixels. */
-    private record Spot(Point at, double radius) {
-        static Spot of(Subject subject, Photo photo) {
-            return new Spot(
-                    subject.in(photo.space()), subject.radiusIn(photo.space()).orElse(0));
-        }
+    private void ring(Optional<Subject> found, Photo photo, double factor) {
+        found.ifPresent(subject -> {
+            Point at = subject.in(photo.space()).times(factor);
+            for (Circle circle : List.of(ringHalo, ring)) {
+                circle.setCenterX(at.x());
+                circle.setCenterY(at.y());
+                circle.setRadius(subject.radiusIn(photo.space()).orElse(0) * factor);
+                circle.setVisible(true);
+            }
+        });
     }
 
-    private void ring(Optional<Spot> spot, double factor) {
-        for (Circle circle : List.of(ringHalo, ring)) {
-            circle.setVisible(spot.isPresent());
-            spot.ifPresent(shown -> {
-                circle.setCenterX(shown.at().x() * factor);
-                circle.setCenterY(shown.at().y() * factor);
-                circle.setRadius(shown.radius() * factor);
-            });
-        }
-    }
-
-    /** The sides between corners. */
-    private static List<Segment> around(List<Point> corners) {
-        List<Segment> sides = new ArrayList<>();
-        for (int i = 0; i < corners.size(); i++) {
-            sides.add(new Segment(corners.get(i), corners.get((i + 1) % corners.size())));
-        }
-        return sides;
+    private void hideRing() {
+        ringHalo.setVisible(false);
+        ring.setVisible(false);
     }
 
     private void draw(List<Segment> drawn, double factor) {
@@ -116,6 +105,6 @@ final class FoundPicture extends StackPane {
         thumb.clear();
         halo.getElements().clear();
         lines.getElements().clear();
-        ring(Optional.empty(), 1);
+        hideRing();
     }
 }

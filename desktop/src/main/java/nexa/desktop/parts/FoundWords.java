@@ -78,9 +78,7 @@ public final class FoundWords {
         long least = Long.MAX_VALUE;
         long most = 0;
         for (Trim.Side side : Trim.Side.values()) {
-            double length =
-                    side.isUpright() ? photo.size().width() : photo.size().height();
-            long pixels = Math.round(trim.at(side) * length);
+            long pixels = Math.round(trim.at(side) * side.length(photo.size()));
             if (pixels > 0) {
                 sides.add(Words.of("find.side", side));
                 least = Math.min(least, pixels);

@@ -61,18 +61,13 @@ public final class Finding implements AutoCloseable {
      * @param photo one that is ready
      */
     public <T extends Found> Ticket find(Class<T> what, Photo photo, Urgency urgency, Listener<T> listener) {
-        return queue.add(urgency, WorkQueue.LIGHT, ticket -> {
-            try {
-                Optional<T> found =
-                        kept.get().find(what, photo, () -> PhotoFinder.find(what, folder, photo, ticket::isCancelled));
-                found.ifPresent(some -> hear(ticket, () -> listener.found(some)));
-                if (unsaved.incrementAndGet() >= SAVED_AFTER || urgency == Urgency.NOW) {
-                    save();
-                }
-            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
-                // Nothing that one photo does may end the thread that the others wait for.
-                hear(ticket, () -> listener.failed(PhotoProblem.of(photo.file(), e)));
+        return look(photo, urgency, listener, ticket -> {
+            Optional<T> found =
+                    kept.get().find(what, photo, () -> PhotoFinder.find(what, folder, photo, ticket::isCancelled));
+            if (unsaved.incrementAndGet() >= SAVED_AFTER || urgency == Urgency.NOW) {
+                save();
             }
+            return found;
         });
     }
 
@@ -84,14 +79,26 @@ public final class Finding implements AutoCloseable {
      * @param most how many at most
      */
     public Ticket propose(Photo photo, double ratio, int most, Urgency urgency, Listener<List<Proposal>> listener) {
+        return look(
+                photo,
+                urgency,
+                listener,
+                ticket -> scene(photo, ticket)
+                        .filter(scene -> !ticket.isCancelled())
+                        .map(scene -> new CropProposer(scene, photo).propose(ratio, most)));
+    }
+
+    /** Something that is looked for in a photo; empty if it was given up. */
+    private interface Looking<T> {
+        Optional<T> look(Ticket ticket) throws PhotoProblem;
+    }
+
+    private <T> Ticket look(Photo photo, Urgency urgency, Listener<T> listener, Looking<T> looking) {
         return queue.add(urgency, WorkQueue.LIGHT, ticket -> {
             try {
-                Optional<Scene> scene = scene(photo, ticket);
-                if (scene.isPresent() && !ticket.isCancelled()) {
-                    List<Proposal> proposals = new CropProposer(scene.get(), photo).propose(ratio, most);
-                    hear(ticket, () -> listener.found(proposals));
-                }
+                looking.look(ticket).ifPresent(some -> hear(ticket, () -> listener.found(some)));
             } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                // Nothing that one photo does may end the thread that the others wait for.
                 hear(ticket, () -> listener.failed(PhotoProblem.of(photo.file(), e)));
             }
         });

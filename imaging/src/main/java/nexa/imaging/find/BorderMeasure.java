@@ -35,66 +35,43 @@ final class BorderMeasure {
     private final int[] first = new int[BLOCKS];
     private final double[] edge = new double[BLOCKS];
     private final double[] sharp = new double[BLOCKS];
-    private int[] seen;
-
-    private BorderMeasure(SideProfile profile, int length) {
-        this.profile = profile;
-        this.length = length;
-    }
+    private int[] seen = {};
 
     /**
-     * Measures a side.
+     * Looks at a side.
      *
      * @param length of the whole picture that way, in pixels
-     * @return empty if the side is not plain at its very edge, or nothing begins within the profile
      */
-    static Optional<BorderSide> of(SideProfile profile, int length) {
-        BorderMeasure measure = new BorderMeasure(profile, length);
-        return measure.hasChanges(LEAST_SEEN)
-                ? Optional.of(measure.side(EdgeFit.to(measure.seen, measure.edge, profile.block())))
+    BorderMeasure(SideProfile profile, int length) {
+        this.profile = profile;
+        this.length = length;
+        measureColour();
+        if (isPlain()) {
+            findChanges();
+        }
+    }
+
+    /** The side; empty if it is not plain at its very edge, or nothing begins within the profile. */
+    Optional<BorderSide> side() {
+        return seen.length >= BLOCKS * LEAST_SEEN
+                ? Optional.of(side(EdgeFit.to(seen, edge, profile.block())))
                 : Optional.empty();
     }
 
     /**
-     * Measures a side whose edge is expected at a depth, where a frame's other sides have theirs.
-     *
-     * @return empty if nothing of the edge is there
+     * The side if its edge is at a depth where a frame's other sides have theirs; empty if nothing of the edge is there.
      */
-    static Optional<BorderSide> at(double depth, SideProfile profile, int length) {
-        BorderMeasure measure = new BorderMeasure(profile, length);
-        if (!measure.hasChanges(0)) {
-            return Optional.empty();
-        }
-        EdgeFit fit = EdgeFit.at(depth, measure.seen, measure.edge, profile.block());
-        return fit.onLine().length == 0 ? Optional.empty() : Optional.of(measure.side(fit));
+    Optional<BorderSide> sideAt(double depth) {
+        EdgeFit fit = EdgeFit.at(depth, seen, edge, profile.block());
+        return fit.onLine().length == 0 ? Optional.empty() : Optional.of(side(fit));
     }
 
-    /** Whether a side is plain at its very edge, so that it may be a border at all. */
-    static boolean isPlain(SideProfile outer) {
-        BorderMeasure measure = new BorderMeasure(outer, 1);
-        measure.measureColour();
-        return measure.isPlainOutside();
-    }
-
-    /** The share of blocks that change within a profile, well before its end. */
-    static double changed(SideProfile profile) {
-        BorderMeasure measure = new BorderMeasure(profile, 1);
-        measure.measureColour();
-        measure.findChanges();
+    /** The share of blocks that change well before the profile's end. */
+    double changed() {
         return IntStream.range(0, BLOCKS)
-                        .filter(b -> measure.first[b] < profile.depth() - RINGING[1])
+                        .filter(b -> first[b] < profile.depth() - RINGING[1])
                         .count()
                 / (double) BLOCKS;
-    }
-
-    /** Whether its edge is plain and a share of its blocks changes within the profile. */
-    private boolean hasChanges(double least) {
-        measureColour();
-        if (!isPlainOutside()) {
-            return false;
-        }
-        findChanges();
-        return seen.length >= BLOCKS * least;
     }
 
     private void measureColour() {
@@ -112,7 +89,8 @@ final class BorderMeasure {
         noise = 1.48 * Numbers.median(off) + 0.05;
     }
 
-    private boolean isPlainOutside() {
+    /** Whether the side is plain at its very edge, so that it may be a border at all. */
+    boolean isPlain() {
         double most = Math.max(8, 5 * noise);
         int off = 0;
         for (int b = 0; b < BLOCKS; b++) {

@@ -2,12 +2,12 @@ package nexa.imaging.find;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
 import nexa.core.find.Found;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Bounds;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
@@ -152,15 +152,12 @@ public final class PhotoFinder {
 
     /** What was found in a part, for the whole photo. */
     private FoundSubject whole(FoundSubject found, Mat part, Point corner, double factor) {
-        Size size = new Size(part.cols() * factor, part.rows() * factor);
+        PhotoSpace space = new PhotoSpace(new Size(part.cols() * factor, part.rows() * factor));
         return new FoundSubject(
                 found.reason(),
-                found.subject().map(subject -> {
-                    Point at = new Point(
-                            subject.at().x() * size.width(), subject.at().y() * size.height());
-                    OptionalDouble radius = OptionalDouble.of(subject.radius().orElseThrow() * size.shortSide());
-                    return Subject.of(at.plus(corner), radius, photo.space());
-                }),
+                found.subject()
+                        .map(subject ->
+                                Subject.of(subject.in(space).plus(corner), subject.radiusIn(space), photo.space())),
                 found.confidence());
     }
 }

@@ -9,10 +9,12 @@ import nexa.core.find.SalientMap;
 import nexa.core.find.SalientRegion;
 import nexa.core.find.SubjectClaim;
 import nexa.core.geometry.Bounds;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
+import nexa.core.shoot.Subject;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -31,26 +33,24 @@ final class SceneFinder {
      * @return empty if it is unwanted
      */
     static Optional<Scene> of(Mat bgr, BooleanSupplier isUnwanted) {
-        Size size = new Size(bgr.cols(), bgr.rows());
+        PhotoSpace space = new PhotoSpace(new Size(bgr.cols(), bgr.rows()));
         List<Bounds> faces = FaceFinder.of(bgr);
         SalientMap map = Salience.of(bgr, isUnwanted);
         if (isUnwanted.getAsBoolean()) {
             return Optional.empty();
         }
-        Optional<Scene.Thing> thing = faces.isEmpty() ? thing(map, size) : Optional.of(thing(faces, size));
-        Bounds all = new Bounds(Point.ORIGIN, new Point(size.width(), size.height()));
+        Optional<Scene.Thing> thing = faces.isEmpty() ? thing(map, space) : Optional.of(thing(faces, space));
+        Bounds all = new Bounds(Point.ORIGIN, space.toPlane(new Point(1, 1)));
         return Optional.of(new Scene(map, all, thing, edges(bgr)));
     }
 
-    private static Scene.Thing thing(List<Bounds> faces, Size size) {
-        FoundSubject found = SubjectClaim.of(faces, size);
-        Point at = inPixels(found.subject().orElseThrow().at(), size);
-        double radius = found.subject().orElseThrow().radius().orElseThrow() * size.shortSide();
-        Point reach = new Point(radius, radius);
-        return new Scene.Thing(at, new Bounds(at.minus(reach), at.plus(reach)), found.confidence());
+    private static Scene.Thing thing(List<Bounds> faces, PhotoSpace space) {
+        FoundSubject found = SubjectClaim.of(faces, space.photo());
+        Subject subject = found.subject().orElseThrow();
+        return Scene.Thing.around(subject.in(space), subject.radiusIn(space).orElseThrow(), found.confidence());
     }
 
-    private static Optional<Scene.Thing> thing(SalientMap map, Size size) {
+    private static Optional<Scene.Thing> thing(SalientMap map, PhotoSpace space) {
         Optional<SalientRegion> region = SalientRegions.heaviest(map);
         FoundSubject found = SubjectClaim.of(region);
         if (region.isEmpty() || found.confidence() < LEAST) {
@@ -59,13 +59,9 @@ final class SceneFinder {
         double confidence = found.isSomething() ? found.confidence() : 0.35 * found.confidence() + 0.1;
         Bounds box = region.get().box();
         return Optional.of(new Scene.Thing(
-                inPixels(region.get().middle(), size),
-                new Bounds(inPixels(box.least(), size), inPixels(box.most(), size)),
+                space.toPlane(region.get().middle()),
+                new Bounds(space.toPlane(box.least()), space.toPlane(box.most())),
                 confidence));
-    }
-
-    private static Point inPixels(Point fraction, Size size) {
-        return new Point(fraction.x() * size.width(), fraction.y() * size.height());
     }
 
     private static List<Segment> edges(Mat bgr) {

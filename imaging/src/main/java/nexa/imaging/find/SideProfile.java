@@ -40,9 +40,8 @@ final class SideProfile {
         // Whole pixels a block, which is much faster; what is left over is left out at both ends.
         int block = (to - from) / BLOCKS;
         int start = from + (to - from - block * BLOCKS) / 2;
-        int inwards =
-                side == Side.LEFT || side == Side.TOP ? 0 : (side.isUpright() ? bgra.cols() : bgra.rows()) - depth;
         boolean isUpright = side.isUpright();
+        int inwards = side.isFirst() ? 0 : (isUpright ? bgra.cols() : bgra.rows()) - depth;
         try (Rect strip = isUpright
                         ? new Rect(inwards, start, depth, block * BLOCKS)
                         : new Rect(start, inwards, block * BLOCKS, depth);
@@ -74,8 +73,7 @@ final class SideProfile {
 
     /** A channel's level, 0 … 255, so many pixels from the edge. */
     int at(int which, int inwards, int channel) {
-        boolean isFirst = side == Side.LEFT || side == Side.TOP;
-        int along = isFirst ? inwards : depth - 1 - inwards;
+        int along = side.isFirst() ? inwards : depth - 1 - inwards;
         int pixel = side.isUpright() ? which * depth + along : along * BLOCKS + which;
         return pixels[BYTES * pixel + channel] & 0xFF;
     }

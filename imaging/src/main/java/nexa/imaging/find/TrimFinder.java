@@ -108,9 +108,7 @@ public final class TrimFinder {
     private Optional<BorderSide> measuredAt(double depth, Side side, Measured found) {
         int most = Math.min((int) depth + FURTHER, length(side) / 2);
         boolean canBe = found.to() - found.from() >= LEAST && most > depth;
-        return canBe
-                ? BorderMeasure.at(depth, SideProfile.of(bgra, side, found.from(), found.to(), most), length(side))
-                : Optional.empty();
+        return canBe ? look(side, found.from(), found.to(), most).sideAt(depth) : Optional.empty();
     }
 
     private FoundTrim found(Map<Side, BorderSide> claimed) {
@@ -148,19 +146,23 @@ public final class TrimFinder {
         int far = (int) (length(side) * FAR);
         boolean canBe = to - from >= LEAST
                 && far >= LEAST_DEPTH
-                && BorderMeasure.isPlain(SideProfile.of(bgra, side, from, to, BorderMeasure.OUTER));
+                && look(side, from, to, BorderMeasure.OUTER).isPlain();
         if (!canBe) {
             return Optional.empty();
         }
         if (near >= LEAST_DEPTH) {
-            SideProfile profile = SideProfile.of(bgra, side, from, to, near);
-            Optional<BorderSide> found = BorderMeasure.of(profile, length(side));
+            BorderMeasure measure = look(side, from, to, near);
+            Optional<BorderSide> found = measure.side();
             // Where the picture begins so near in places, no border ends further inwards.
-            if (found.filter(BorderSide::isBorder).isPresent() || BorderMeasure.changed(profile) > MOST_NEAR) {
+            if (found.filter(BorderSide::isBorder).isPresent() || measure.changed() > MOST_NEAR) {
                 return found;
             }
         }
-        return BorderMeasure.of(SideProfile.of(bgra, side, from, to, far), length(side));
+        return look(side, from, to, far).side();
+    }
+
+    private BorderMeasure look(Side side, int from, int to, int depth) {
+        return new BorderMeasure(SideProfile.of(bgra, side, from, to, depth), length(side));
     }
 
     /** What lies around everything that can be seen, if there is such a margin. */
