@@ -12,7 +12,7 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.series.Crops;
@@ -47,7 +47,7 @@ public class CropsBenchmark {
 
     private static Shoot shoot() {
         Crop crop = new Crop(new Point(2800, 2100), new Size(4000, 3000));
-        Placement own = new Placement.Own(Wish.of(crop, new PhotoSpace(new Size(6000, 4000))));
+        Placement own = new Placement.Own(Wish.of(crop, PhotoSpace.of(new Size(6000, 4000))));
         Placement follow = new Placement.Follow(Tune.NONE, EnumSet.allOf(Carry.class), Optional.empty(), false);
         List<Photo> photos = new ArrayList<>();
         for (int i = 0; i <= FOLLOWERS; i++) {

@@ -10,11 +10,12 @@
  *
  * <ul>
  *   <li>{@link nexa.core.message}: none; {@link nexa.core.geometry}: message
- *   <li>{@link nexa.core.crop}, {@link nexa.core.guide}, {@link nexa.core.level}, {@link nexa.core.shape}: geometry
- *   <li>{@link nexa.core.format}: geometry, message; {@link nexa.core.shoot}: format, geometry, message
- *   <li>{@link nexa.core.series}: format, geometry, message, shoot
- *   <li>{@link nexa.core.find}: geometry, level, series, shoot
- *   <li>{@link nexa.core.propose}: find, geometry, guide, series, shoot
+ *   <li>{@link nexa.core.crop}, {@link nexa.core.guide}, {@link nexa.core.level}: geometry
+ *   <li>{@link nexa.core.format}, {@link nexa.core.shape}: geometry, message
+ *   <li>{@link nexa.core.shoot}: format, geometry, message, shape
+ *   <li>{@link nexa.core.series}: format, geometry, message, shape, shoot
+ *   <li>{@link nexa.core.find}: geometry, level, series, shape, shoot
+ *   <li>{@link nexa.core.propose}: find, geometry, guide, series, shape, shoot
  * </ul>
  */
 package nexa.core;

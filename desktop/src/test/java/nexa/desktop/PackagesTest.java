@@ -27,12 +27,12 @@ class PackagesTest {
             Map.entry("crop", Set.of("geometry")),
             Map.entry("guide", Set.of("geometry")),
             Map.entry("level", Set.of("geometry")),
-            Map.entry("find", Set.of("geometry", "level", "series", "shoot")),
-            Map.entry("propose", Set.of("find", "geometry", "guide", "series", "shoot")),
-            Map.entry("shape", Set.of("geometry")),
+            Map.entry("find", Set.of("geometry", "level", "series", "shape", "shoot")),
+            Map.entry("propose", Set.of("find", "geometry", "guide", "series", "shape", "shoot")),
+            Map.entry("shape", Set.of("geometry", "message")),
             Map.entry("format", Set.of("geometry", "message")),
-            Map.entry("shoot", Set.of("format", "geometry", "message")),
-            Map.entry("series", Set.of("format", "geometry", "message", "shoot")));
+            Map.entry("shoot", Set.of("format", "geometry", "message", "shape")),
+            Map.entry("series", Set.of("format", "geometry", "message", "shape", "shoot")));
 
     private static final Map<String, Set<String>> IMAGING = Map.of(
             "work", Set.of(),

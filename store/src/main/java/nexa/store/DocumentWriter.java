@@ -168,6 +168,9 @@ final class DocumentWriter {
                 .ifPresent(identity -> node.set(
                         "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
         PreparationJson.write(photo.preparation(), node);
+        if (node.get(PreparationJson.PERSPECTIVE) instanceof ObjectNode said) {
+            keeping(said, earlier.path(PreparationJson.PERSPECTIVE), PerspectiveJson.FIELDS);
+        }
         if (photo.mark() != Mark.OPEN) {
             node.put("mark", EnumName.of(photo.mark()));
         }

@@ -13,10 +13,11 @@ final class PreparationJson {
     private static final String TURN = "turn";
     private static final String MIRROR = "mirror";
     private static final String TRIM = "trim";
+    static final String PERSPECTIVE = "perspective";
     private static final String ANGLE = "angle";
 
     /** The fields this reads and writes. */
-    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, ANGLE);
+    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, PERSPECTIVE, ANGLE);
 
     private PreparationJson() {}
 
@@ -28,6 +29,7 @@ final class PreparationJson {
             photo.put(MIRROR, true);
         }
         write(preparation.trim(), photo);
+        preparation.perspective().ifPresent(said -> PerspectiveJson.write(said, photo.putObject(PERSPECTIVE)));
         if (!preparation.angle().equals(Angle.NONE)) {
             photo.put(ANGLE, preparation.angle().degrees());
         }
@@ -52,6 +54,7 @@ final class PreparationJson {
                 photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
                 photo.optional(MIRROR, false, JsonPlace::flag),
                 readTrim(photo),
+                photo.ifThere(PERSPECTIVE, PerspectiveJson::read),
                 photo.optional(ANGLE, Angle.NONE, PreparationJson::angle));
     }
 

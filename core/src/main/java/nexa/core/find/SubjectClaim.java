@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import nexa.core.geometry.Bounds;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Subject;
 
@@ -34,7 +34,7 @@ public final class SubjectClaim {
         double radius = isOne
                 ? all.extent().x() * HEAD
                 : Math.max(all.extent().x(), all.extent().y()) / 2;
-        Subject subject = Subject.of(all.middle(), OptionalDouble.of(radius), new PhotoSpace(picture));
+        Subject subject = Subject.of(all.middle(), OptionalDouble.of(radius), PhotoSpace.of(picture));
         return new FoundSubject(
                 isOne ? FoundSubject.Reason.FACE : FoundSubject.Reason.FACES, Optional.of(subject), FACES);
     }

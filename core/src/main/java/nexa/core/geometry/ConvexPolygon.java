@@ -17,6 +17,7 @@ final class ConvexPolygon implements Region {
     private static final double BEYOND_GROWTH = 100;
 
     private final Size photo;
+    private final Point home;
     private final List<Point> corners;
     private final List<HalfPlane> edges;
     private final Bounds bounds;
@@ -26,14 +27,16 @@ final class ConvexPolygon implements Region {
     /**
      * A polygon.
      *
-     * @param photo the size of the photo it is the outline of
+     * @param photo the size of what it is the outline of
+     * @param home the middle of that, to which crops keep
      * @param corners clockwise as seen with y downwards
      */
-    ConvexPolygon(Size photo, List<Point> corners) {
+    ConvexPolygon(Size photo, Point home, List<Point> corners) {
         if (corners.size() < 3) {
             throw new IllegalArgumentException("an outline has at least 3 corners, but here are " + corners.size());
         }
         this.photo = photo;
+        this.home = home;
         this.corners = List.copyOf(corners);
         List<HalfPlane> sides = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
@@ -138,7 +141,7 @@ final class ConvexPolygon implements Region {
     private Crop broughtIn(Crop wish, Angle angle) {
         Scaled scaled = new Scaled(wish.size(), angle);
         Point from = wish.centre().minus(middle).times(1 / unit);
-        double slide = photo.width() + photo.height() + 2 * wish.centre().distance(photo.middle());
+        double slide = photo.width() + photo.height() + 2 * wish.centre().distance(home);
         double diagonal = Math.hypot(wish.size().width(), wish.size().height());
         Tightest.Near near = new Tightest.Near(from.x(), from.y(), diagonal / unit / scaled.reach(), slide / unit);
         Tightest.Row wholly = new Tightest.Row(0, 0, 1, scaled.reach());
@@ -156,11 +159,11 @@ final class ConvexPolygon implements Region {
         return new Crop(centre, wish.size().times(factor));
     }
 
-    /** Settled from the photo's middle, of a size that could not fit. */
+    /** Settled from its home, of a size that could not fit. */
     @Override
     public Crop untouched(double ratio, Angle angle) {
         Size tooLarge = largest(ratio, angle).times(2);
-        return broughtIn(new Crop(photo.middle(), tooLarge), angle);
+        return broughtIn(new Crop(home, tooLarge), angle);
     }
 
     @Override
@@ -177,7 +180,7 @@ final class ConvexPolygon implements Region {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof ConvexPolygon that && photo.equals(that.photo) && corners.equals(that.corners);
+        return other instanceof ConvexPolygon that && photo.equals(that.photo) && home.equals(that.home) && corners.equals(that.corners);
     }
 
     @Override

@@ -9,12 +9,14 @@ import java.util.List;
 public final class Outline {
     private static final double LEAST_ROOM = 0.1;
 
-    private final Rectangle photo;
+    private final Size photo;
+    private final Point middle;
     private final Angle angle;
     private final Region region;
 
-    private Outline(Rectangle photo, Angle angle, Region region) {
+    private Outline(Size photo, Point middle, Angle angle, Region region) {
         this.photo = photo;
+        this.middle = middle;
         this.angle = angle;
         this.region = region;
     }
@@ -30,23 +32,24 @@ public final class Outline {
     }
 
     private Outline(Rectangle photo, Angle angle) {
-        this(photo, angle, photo);
+        this(photo.size(), photo.middle(), angle, photo);
     }
 
     /**
      * The outline of a photo whose picture was reshaped.
      *
-     * @param photo its size before that
+     * @param photo the size of what counts of it before that
+     * @param middle where the middle of that has come to lie
      * @param corners of the picture, convex, clockwise as seen with y downwards, none on the line of its neighbours
      * @throws IllegalArgumentException for fewer than three corners
      */
-    public static Outline reshaped(Size photo, Angle angle, List<Point> corners) {
-        return new Outline(new Rectangle(Point.ORIGIN, photo), angle, new ConvexPolygon(photo, corners));
+    public static Outline reshaped(Size photo, Point middle, Angle angle, List<Point> corners) {
+        return new Outline(photo, middle, angle, new ConvexPolygon(photo, middle, corners));
     }
 
     /** Width and height in pixels of what counts as the photo, before anything reshaped it. */
     public Size photo() {
-        return photo.size();
+        return photo;
     }
 
     public Angle angle() {
@@ -99,9 +102,9 @@ public final class Outline {
         return region.settle(wish, angle);
     }
 
-    /** The middle of what counts as the photo, which nothing that reshapes it moves. */
+    /** The middle of what counts as the photo. Nothing that reshapes a photo moves the middle of all of it. */
     public Point middle() {
-        return photo.middle();
+        return middle;
     }
 
     /** The nearest centre to the wished one at which a crop of this size, which fits, lies inside. */
@@ -132,6 +135,7 @@ public final class Outline {
     public boolean equals(Object other) {
         return other instanceof Outline that
                 && photo.equals(that.photo)
+                && middle.equals(that.middle)
                 && angle.equals(that.angle)
                 && region.equals(that.region);
     }

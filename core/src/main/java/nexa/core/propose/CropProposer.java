@@ -9,6 +9,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 
@@ -62,14 +63,15 @@ public final class CropProposer {
     public CropProposer(Scene scene, Photo photo) {
         // A border that nobody trimmed yet is no picture either.
         boolean isTrimmed = !photo.preparation().trim().isNone();
-        this.outline = isTrimmed ? photo.outline() : new Outline(scene.mapped(), photo.angle());
-        this.map = new ScreenMap(scene, outline);
+        Plane plane = photo.plane();
+        this.outline = isTrimmed ? photo.outline() : plane.outline(scene.mapped());
+        this.map = new ScreenMap(scene, plane, outline);
         this.isMarked = photo.subject().isPresent();
         this.thing = photo.subject()
                 .map(subject -> marked(subject, photo))
-                .or(scene::thing)
+                .or(() -> scene.thing().map(found -> found.in(plane)))
                 .map(this::inCells);
-        this.edges = LevelEdges.of(scene, map);
+        this.edges = LevelEdges.of(scene, plane, map);
     }
 
     private static Scene.Thing marked(Subject subject, Photo photo) {
@@ -79,13 +81,13 @@ public final class CropProposer {
         return Scene.Thing.around(at, radius, 1);
     }
 
-    private Scene.Thing inCells(Scene.Thing inPhoto) {
-        Bounds box = inPhoto.box();
+    private Scene.Thing inCells(Scene.Thing inPlane) {
+        Bounds box = inPlane.box();
         Point middle = map.toCells(box.middle());
         // A box stays as large as it is: turned, it would take in what is beside it.
         Point half = box.extent().times(0.5 / map.cell());
         return new Scene.Thing(
-                map.toCells(inPhoto.at()), new Bounds(middle.minus(half), middle.plus(half)), inPhoto.confidence());
+                map.toCells(inPlane.at()), new Bounds(middle.minus(half), middle.plus(half)), inPlane.confidence());
     }
 
     /**
@@ -137,7 +139,7 @@ public final class CropProposer {
             List<Double> across = places(map.width(), width);
             for (double y : places(map.height(), height)) {
                 for (double x : across) {
-                    add(new Crop(map.toPhoto(x + width / 2, y + height / 2), size), share, tried);
+                    add(new Crop(map.toPlane(x + width / 2, y + height / 2), size), share, tried);
                 }
             }
         }

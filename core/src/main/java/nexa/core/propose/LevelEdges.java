@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.shape.Plane;
 
 /** The long level edges of a scene as it lies on screen, such as a horizon or the edge of a table. */
 final class LevelEdges {
@@ -23,12 +24,12 @@ final class LevelEdges {
     private LevelEdges() {}
 
     /** Their places downwards at the picture's middle, in cells. */
-    static List<Double> of(Scene scene, ScreenMap map) {
+    static List<Double> of(Scene scene, Plane plane, ScreenMap map) {
         List<Double> places = new ArrayList<>();
         List<Double> lengths = new ArrayList<>();
         for (Segment edge : scene.edges()) {
-            Point from = map.toCells(edge.from());
-            Point to = map.toCells(edge.to());
+            Point from = map.toCells(plane.toPlane(edge.from()));
+            Point to = map.toCells(plane.toPlane(edge.to()));
             double run = Math.abs(to.x() - from.x());
             double rise = Math.abs(to.y() - from.y());
             if (run > 0 && Math.toDegrees(Math.atan(rise / run)) <= LEVEL) {

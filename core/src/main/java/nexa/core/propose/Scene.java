@@ -7,6 +7,7 @@ import nexa.core.find.SalientMap;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.shape.Plane;
 
 /**
  * What is seen in a photo, all places in the photo's pixels as it is seen before its angle.
@@ -31,6 +32,14 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
         public static Thing around(Point at, double radius, double confidence) {
             Point reach = new Point(radius, radius);
             return new Thing(at, new Bounds(at.minus(reach), at.plus(reach)), confidence);
+        }
+
+        /** The same in the plane of the photo's crops. */
+        Thing in(Plane plane) {
+            double scale = plane.scaleAt(at);
+            Point placed = plane.toPlane(at);
+            UnaryOperator<Point> moved = corner -> placed.plus(corner.minus(at).times(scale));
+            return new Thing(placed, new Bounds(moved.apply(box.least()), moved.apply(box.most())), confidence);
         }
     }
 

@@ -4,6 +4,7 @@ import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.shape.Plane;
 
 /**
  * What stands out of a photo as it lies on screen, turned by its angle: how much there is in any upright rectangle, and where
@@ -21,7 +22,7 @@ final class ScreenMap {
     private final double[] across;
     private final double[] down;
 
-    ScreenMap(Scene scene, Outline outline) {
+    ScreenMap(Scene scene, Plane plane, Outline outline) {
         this.outline = outline;
         this.onScreen = Bounds.of(outline.corners().stream().map(this::onScreen).toList());
         Point extent = onScreen.extent();
@@ -31,19 +32,19 @@ final class ScreenMap {
         this.weight = new double[(width + 1) * (height + 1)];
         this.across = new double[weight.length];
         this.down = new double[weight.length];
-        fill(scene);
+        fill(scene, plane);
     }
 
-    private Point onScreen(Point inPhoto) {
-        return outline.angle().toScreen(inPhoto.minus(outline.middle()));
+    private Point onScreen(Point inPlane) {
+        return outline.angle().toScreen(inPlane.minus(outline.middle()));
     }
 
-    private void fill(Scene scene) {
+    private void fill(Scene scene, Plane plane) {
         for (int y = 0; y < height; y++) {
             double inRow = 0;
             double acrossRow = 0;
             for (int x = 0; x < width; x++) {
-                double here = scene.weight(toPhoto(x + 0.5, y + 0.5));
+                double here = scene.weight(plane.toPhoto(toPlane(x + 0.5, y + 0.5)));
                 inRow += here;
                 acrossRow += here * (x + 0.5);
                 int place = (y + 1) * (width + 1) + x + 1;
@@ -63,18 +64,18 @@ final class ScreenMap {
         return onScreen.extent().y() / cell;
     }
 
-    /** How many of the photo's pixels a cell is. */
+    /** How many of the plane's pixels a cell is. */
     double cell() {
         return cell;
     }
 
-    Point toPhoto(double x, double y) {
+    Point toPlane(double x, double y) {
         Point way = new Point(x, y).times(cell).plus(onScreen.least());
         return outline.middle().plus(outline.angle().toPhoto(way));
     }
 
-    Point toCells(Point inPhoto) {
-        return onScreen(inPhoto).minus(onScreen.least()).times(1 / cell);
+    Point toCells(Point inPlane) {
+        return onScreen(inPlane).minus(onScreen.least()).times(1 / cell);
     }
 
     /** Where a crop lies. */

@@ -42,7 +42,7 @@ public final class Adjust {
     /** As {@link #to}, but an own crop keeps its wished size: it was only slid. */
     public Shoot slidTo(Crop shown) {
         if (photo.entry(format.id()).placement() instanceof Placement.Own own) {
-            Wish moved = own.wish().withCentre(Wish.of(shown, photo.space()).centre());
+            Wish moved = own.wish().slidTo(shown.centre(), photo.space());
             return shoot.with(photo.file(), before -> with(new Placement.Own(moved), shown));
         }
         return to(shown);

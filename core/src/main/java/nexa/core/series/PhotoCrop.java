@@ -3,6 +3,7 @@ package nexa.core.series;
 import java.util.List;
 import java.util.OptionalDouble;
 import nexa.core.format.Format;
+import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
@@ -60,15 +61,26 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
     /** The result's size in pixels: what is asked for, or the crop's own pixels where those are too few to reach it and the
      * format never enlarges. */
     public PixelSize output() {
-        return hasTooFewPixels() && !format.file().enlarges() ? PixelSize.nearest(crop.size()) : asked();
+        return hasTooFewPixels() && !format.file().enlarges() ? PixelSize.nearest(effective()) : asked();
     }
 
-    /** Whether the format asks for more pixels than the crop has. */
+    /**
+     * How many pixels of the photo are in the crop, where it has the fewest: as many as the crop's own, unless the photo is
+     * drawn out there.
+     */
+    public Size effective() {
+        return crop.size().times(photo.plane().effective(crop));
+    }
+
+    /** Whether the format asks for more pixels than the crop has of the photo. */
     public boolean hasTooFewPixels() {
+        if (format.size() instanceof OutputSize.AsCropped) {
+            return false;
+        }
         PixelSize asked = asked();
+        Size there = effective();
         // Half a pixel is what rounding the result's size may add.
-        return asked.width() > crop.size().width() + 0.5
-                || asked.height() > crop.size().height() + 0.5;
+        return asked.width() > there.width() + 0.5 || asked.height() > there.height() + 0.5;
     }
 
     /** Whether the subject lies outside the crop, or its circle is cut by the crop's edge. */
@@ -88,15 +100,24 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
                 .orElse(false);
     }
 
-    /** The pixels an inch of paper gets before any enlarging; empty without a paper size. */
+    /** The crop's pixels that an inch of paper gets before any enlarging; empty without a paper size. */
     public OptionalDouble ppi() {
+        return ppi(crop.size());
+    }
+
+    /** The photo's pixels that an inch of paper gets, where the crop has the fewest; empty without a paper size. */
+    public OptionalDouble effectivePpi() {
+        return ppi(effective());
+    }
+
+    private OptionalDouble ppi(Size pixels) {
         return format.size()
                 .inches(crop.size())
-                .map(inches -> OptionalDouble.of(ppi(crop.size(), inches)))
+                .map(inches -> OptionalDouble.of(ppi(pixels, inches)))
                 .orElse(OptionalDouble.empty());
     }
 
-    private static double ppi(Size crop, Size inches) {
-        return Math.min(crop.width() / inches.width(), crop.height() / inches.height());
+    private static double ppi(Size pixels, Size inches) {
+        return Math.min(pixels.width() / inches.width(), pixels.height() / inches.height());
     }
 }

@@ -28,7 +28,7 @@ public final class StartAgain {
         return shoot.with(file, photo -> photo.withAngle(Angle.NONE));
     }
 
-    /** The angle, quarter turns, mirroring, the trim and the crops in every format. */
+    /** The angle, quarter turns, mirroring, the trim, the perspective and the crops in every format. */
     public static Shoot photos(Shoot shoot, Set<String> files) {
         ShootDraft fresh = shoot.draft().change(files, StartAgain::photo);
         // Who followed one of them and does not start again keeps the crop it has.

@@ -13,7 +13,7 @@ import nexa.core.geometry.Size;
  * is drawn out; it ends where a pixel becomes four.
  */
 final class PerspectiveMap {
-    private static final double DIAGONAL_35 = Math.sqrt(36 * 36 + 24 * 24);
+    private static final double DIAGONAL_35 = Math.hypot(36, 24);
     private static final double END = Math.pow(4, -2.0 / 3);
 
     private final Point middle;
@@ -21,10 +21,12 @@ final class PerspectiveMap {
     private final double[][] turn;
     private final double scale;
     private final Matrix stretch;
+    /** From the plane back to the straightened picture, both in offsets from the middle. */
+    private final Homography back;
 
     PerspectiveMap(Perspective perspective, Size photo, Angle angle) {
         this.middle = photo.middle();
-        this.focal = perspective.focal35() * Math.hypot(photo.width(), photo.height()) / DIAGONAL_35;
+        this.focal = focal(perspective.focal35(), photo);
         double share = perspective.strength() / 100;
         this.turn = rotation(Math.toRadians(share * perspective.tilt()), Math.toRadians(share * perspective.swing()));
         this.scale = Math.pow(turn[2][2], 1.5) * focal;
@@ -32,10 +34,36 @@ final class PerspectiveMap {
         Matrix turned = Matrix.rotation(angle);
         this.stretch =
                 turned.transposed().times(new Matrix(wider, 0, 0, 1 / wider)).times(turned);
+        this.back = back();
+    }
+
+    /** Of a place in the plane: S⁻¹ undone, then the ray turned back; a rotation's inverse is its transpose. */
+    private Homography back() {
+        Matrix flat = stretch.inverse().times(1 / scale);
+        double x = turn[0][2] / middleDepth();
+        double y = turn[1][2] / middleDepth();
+        Homography.Row[] rows = new Homography.Row[3];
+        for (int i = 0; i < 3; i++) {
+            double a = turn[0][i];
+            double b = turn[1][i];
+            rows[i] = new Homography.Row(
+                    a * flat.a() + b * flat.c(), a * flat.b() + b * flat.d(), a * x + b * y + turn[2][i]);
+        }
+        return new Homography(rows[0].times(focal), rows[1].times(focal), rows[2]);
+    }
+
+    /** From the plane to the straightened picture, in pixels. */
+    Homography toStraight() {
+        return back.from(new Point(-middle.x(), -middle.y()));
+    }
+
+    /** A focal length in the photo's pixels. */
+    static double focal(double focal35, Size photo) {
+        return focal35 * Math.hypot(photo.width(), photo.height()) / DIAGONAL_35;
     }
 
     /** By Rodrigues, about the axis (x, y, 0), by its length. */
-    private static double[][] rotation(double x, double y) {
+    static double[][] rotation(double x, double y) {
         double by = Math.hypot(x, y);
         if (by == 0) {
             return new double[][] {{1, 0, 0}, {0, 1, 0}, {0, 0, 1}};
@@ -87,15 +115,7 @@ final class PerspectiveMap {
     }
 
     Point toStraight(Point plane) {
-        Point flat = stretch.inverse().times(plane.minus(middle)).times(1 / scale);
-        double x = flat.x() + turn[0][2] / middleDepth();
-        double y = flat.y() + turn[1][2] / middleDepth();
-        // A rotation's inverse is its transpose.
-        double depth = turn[0][2] * x + turn[1][2] * y + turn[2][2];
-        return middle.plus(new Point(
-                        (turn[0][0] * x + turn[1][0] * y + turn[2][0]) / depth,
-                        (turn[0][1] * x + turn[1][1] * y + turn[2][1]) / depth)
-                .times(focal));
+        return middle.plus(back.at(plane.minus(middle)));
     }
 
     /** √ of how much larger areas are in the plane than in the straightened picture there. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.HalfPlane;
 import nexa.core.geometry.Outline;
@@ -30,6 +31,20 @@ public final class Plane {
         this.angle = angle;
         this.lens = lens.map(one -> new LensMap(one, photo));
         this.perspective = perspective.filter(one -> !one.isNone()).map(one -> new PerspectiveMap(one, photo, angle));
+    }
+
+    /** The plane of a photo that nothing reshapes. */
+    static Plane of(Size photo) {
+        return new Plane(photo, Angle.NONE, Optional.empty(), Optional.empty());
+    }
+
+    /** Whether any point lies elsewhere in the plane than in the photo. */
+    private boolean isReshaped() {
+        return isBent() || perspective.isPresent();
+    }
+
+    private boolean isBent() {
+        return lens.map(LensMap::bends).orElse(false);
     }
 
     /** A point of the photo, or the last one on its way from the middle that the plane shows, after the lens alone. */
@@ -70,6 +85,9 @@ public final class Plane {
      * photo has more.
      */
     public double effective(Crop crop) {
+        if (!isReshaped()) {
+            return 1;
+        }
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < PLACES; i++) {
             for (int j = 0; j < PLACES; j++) {
@@ -101,26 +119,41 @@ public final class Plane {
         return new Matrix(growth + more * x * x, more * x * y, more * x * y, growth + more * y * y);
     }
 
-    /** What crops have to stay inside: the photo's edges in the plane, made convex. */
+    /** From the plane to the photo, where nothing is there but a perspective. */
+    public Optional<Homography> homography() {
+        return isBent() ? Optional.empty() : perspective.map(PerspectiveMap::toStraight);
+    }
+
+    /** The photo's edges in the plane, made convex. */
     public Outline outline() {
-        Outline own = new Outline(photo, angle);
-        boolean isBent = lens.map(LensMap::bends).orElse(false);
-        if (!isBent && perspective.isEmpty()) {
-            return own;
+        return outline(new Bounds(Point.ORIGIN, new Point(photo.width(), photo.height())));
+    }
+
+    /**
+     * What crops have to stay inside where part of the photo counts: its edges in the plane, made convex.
+     *
+     * @param part in the photo's pixels
+     */
+    public Outline outline(Bounds part) {
+        if (!isReshaped()) {
+            return new Outline(part, angle);
         }
-        List<Point> corners = isBent ? straightCorners(lens.get()) : own.corners();
+        List<Point> corners = isBent() ? straightCorners(lens.get(), part) : new Outline(part, angle).corners();
         if (perspective.isPresent()) {
             PerspectiveMap map = perspective.get();
             corners = cut(corners, point -> -map.beforeEnd(point));
             corners = corners.stream().map(map::toPlane).toList();
         }
-        return Outline.reshaped(photo, angle, distinct(corners));
+        return Outline.reshaped(part.size(), toPlane(part.middle()), angle, distinct(corners));
     }
 
-    private List<Point> straightCorners(LensMap map) {
+    private List<Point> straightCorners(LensMap map, Bounds part) {
         List<Point> corners = square();
         for (HalfPlane edge : new StraightOutline(map, photo).edges()) {
             corners = cut(corners, edge::beyond);
+        }
+        for (HalfPlane side : new StraightTrim(map, photo, part).sides()) {
+            corners = cut(corners, side::beyond);
         }
         return corners;
     }

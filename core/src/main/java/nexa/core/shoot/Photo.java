@@ -9,9 +9,11 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Size;
 import nexa.core.message.Rejected;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.PhotoSpace;
+import nexa.core.shape.Plane;
 
 /**
  * One photo of a shoot and what was said of it.
@@ -116,7 +118,16 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public PhotoSpace space() {
-        return new PhotoSpace(size());
+        return new PhotoSpace(size(), plane());
+    }
+
+    /**
+     * The plane in which its crops lie.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Plane plane() {
+        return new Plane(size(), angle(), Optional.empty(), preparation.perspective());
     }
 
     /**
@@ -125,7 +136,7 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline outline() {
-        return new Outline(remaining(), angle());
+        return plane().outline(remaining());
     }
 
     /**
@@ -134,7 +145,7 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline edges() {
-        return new Outline(size(), angle());
+        return plane().outline();
     }
 
     /** How far it is turned beside quarters. */
@@ -178,6 +189,10 @@ public record Photo(
 
     public Photo withTrim(Trim newTrim) {
         return withPreparation(preparation.withTrim(newTrim));
+    }
+
+    public Photo withPerspective(Optional<Perspective> newPerspective) {
+        return withPreparation(preparation.withPerspective(newPerspective));
     }
 
     public Photo withMark(Mark newMark) {

@@ -1,9 +1,9 @@
 package nexa.core.shoot;
 
 import java.util.OptionalDouble;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
+import nexa.core.shape.PhotoSpace;
 
 /**
  * The point that marks what a photo is about.
@@ -32,18 +32,19 @@ public record Subject(Point at, OptionalDouble radius) {
     /** Its radius in the plane, if there is one. */
     public OptionalDouble radiusIn(PhotoSpace space) {
         return radius.isPresent()
-                ? OptionalDouble.of(radius.getAsDouble() * space.photo().shortSide())
+                ? OptionalDouble.of(radius.getAsDouble() * space.photo().shortSide() * space.scaleAt(at))
                 : OptionalDouble.empty();
     }
 
     /** What is marked by a point in the plane, or the nearest one in the photo, and a radius there, if there is one. */
     public static Subject of(Point inPlane, OptionalDouble radius, PhotoSpace space) {
         Point stored = space.toStored(inPlane);
+        Point at = new Point(within(stored.x()), within(stored.y()));
         OptionalDouble share = radius.isPresent()
-                ? OptionalDouble.of(
-                        Math.min(1, radius.getAsDouble() / space.photo().shortSide()))
+                ? OptionalDouble.of(Math.min(
+                        1, radius.getAsDouble() / space.photo().shortSide() / space.scaleAt(at)))
                 : OptionalDouble.empty();
-        return new Subject(new Point(within(stored.x()), within(stored.y())), share);
+        return new Subject(at, share);
     }
 
     private static double within(double share) {

@@ -8,7 +8,7 @@ import java.util.Set;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
@@ -30,7 +30,7 @@ class ReorientTest extends ChangedShoot {
         assertThat(after.size().width())
                 .isCloseTo(isQuarter ? before.size().height() : before.size().width(), within(1e-6));
         Point subjectBefore = before.placeOf(
-                shoot.photo("own.jpg").subject().orElseThrow().in(new PhotoSpace(new Size(4000, 3000))), new Angle(3));
+                shoot.photo("own.jpg").subject().orElseThrow().in(PhotoSpace.of(new Size(4000, 3000))), new Angle(3));
         Point subjectAfter = after.placeOf(photo.subject().orElseThrow().in(photo.space()), photo.angle());
         Point expected = switch (how) {
             case RIGHT -> new Point(1 - subjectBefore.y(), subjectBefore.x());

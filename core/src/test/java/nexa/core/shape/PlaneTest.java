@@ -19,6 +19,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Wish;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -38,6 +39,14 @@ class PlaneTest {
 
     static Stream<JsonNode> largestVectors() {
         return Vectors.cases("reshape/largest-in-outline");
+    }
+
+    static Stream<JsonNode> sceneVectors() {
+        return Vectors.cases("reshape/stays-on-scene");
+    }
+
+    static Stream<JsonNode> turnedVectors() {
+        return Vectors.cases("reshape/turned");
     }
 
     @ParameterizedTest
@@ -95,6 +104,50 @@ class PlaneTest {
         assertNear(outline.untouched(ratio), Vectors.crop(given.get("untouched")));
     }
 
+    /** One stored wish under several corrections. */
+    @ParameterizedTest
+    @MethodSource("sceneVectors")
+    void aWishStaysOnItsScene(JsonNode given) {
+        Size photo = ReshapeVectors.photo(given);
+        Wish wish = wish(given.get("wish"));
+        for (JsonNode step : given.get("steps")) {
+            JsonNode reshape = step.get("reshape");
+            Plane plane = new Plane(
+                    photo, ReshapeVectors.angle(given), ReshapeVectors.lens(reshape), ReshapeVectors.perspective(reshape));
+            PhotoSpace space = new PhotoSpace(photo, plane);
+            assertNear(wish.in(space), Vectors.crop(step.get("wishInPlane")));
+            Crop crop = plane.outline().settle(wish.in(space));
+            assertNear(crop, Vectors.crop(step.get("crop")));
+            Wish stored = Wish.of(crop, space);
+            Wish expected = wish(step.get("storedIfGestureEnds"));
+            LensMapTest.assertNear(stored.centre(), expected.centre(), 1e-9);
+            assertThat(stored.size().width()).isCloseTo(expected.size().width(), within(1e-9));
+            assertThat(stored.size().height()).isCloseTo(expected.size().height(), within(1e-9));
+        }
+    }
+
+    private static Wish wish(JsonNode given) {
+        return new Wish(Vectors.point(given.get("centre")), Vectors.size(given.get("size")));
+    }
+
+    @ParameterizedTest
+    @MethodSource("turnedVectors")
+    void thePlaneTurnsAndMirrorsWithThePhoto(JsonNode given) {
+        Optional<Perspective> before = ReshapeVectors.perspective(given.get("before"));
+        Point point = Vectors.point(given.get("point"));
+        LensMapTest.assertNear(
+                ReshapeVectors.plane(given.get("before")).toPlane(point), Vectors.point(given.get("plane")), 1e-6);
+        assertTurned(given.get("turnedClockwise"), before.map(Perspective::turnedRight));
+        assertTurned(given.get("mirrored"), before.map(Perspective::mirrored));
+    }
+
+    private static void assertTurned(JsonNode turned, Optional<Perspective> perspective) {
+        Plane plane = new Plane(
+                ReshapeVectors.photo(turned), ReshapeVectors.angle(turned), ReshapeVectors.lens(turned), perspective);
+        LensMapTest.assertNear(
+                plane.toPlane(Vectors.point(turned.get("point"))), Vectors.point(turned.get("plane")), 1e-6);
+    }
+
     private static void assertNear(Crop actual, Crop expected) {
         LensMapTest.assertNear(actual.centre(), expected.centre(), 1e-5);
         assertThat(actual.size().width()).isCloseTo(expected.size().width(), within(1e-5));
@@ -118,7 +171,7 @@ class PlaneTest {
             Size photo = new Size(100 + random.nextInt(5000), 100 + random.nextInt(5000));
             Angle angle = new Angle(random.nextInt(4) == 0 ? 0 : 90 * random.nextDouble() - 45);
             Outline own = new Outline(photo, angle);
-            Outline any = Outline.reshaped(photo, angle, own.corners());
+            Outline any = Outline.reshaped(photo, photo.middle(), angle, own.corners());
             Size size = new Size(1 + 6000 * random.nextDouble(), 1 + 6000 * random.nextDouble());
             Point centre = new Point(
                     photo.width() * (1.6 * random.nextDouble() - 0.3),
@@ -148,7 +201,7 @@ class PlaneTest {
                 new Size(6000, 4000),
                 new Angle(4),
                 Optional.of(new Lens(Optional.empty(), 1, 1, 1, 1, 40)),
-                Optional.of(new Perspective(18, -7, 100, 1.1, 24)));
+                Optional.of(new Perspective(18, -7, 100, 1.1, 24, SceneLines.NONE)));
         Outline outline = plane.outline();
         for (int i = 0; i < 200; i++) {
             Size size = outline.largest(0.5 + 2 * random.nextDouble()).times(0.2 + 0.8 * random.nextDouble());
@@ -207,7 +260,7 @@ class PlaneTest {
         Angle angle = new Angle(random.nextInt(3) == 0 ? 0 : 90 * random.nextDouble() - 45);
         Lens lens = new Lens(Optional.empty(), 1, 1, 1, 1, 160 * random.nextDouble() - 80);
         Perspective perspective = new Perspective(
-                60 * random.nextDouble() - 30, 60 * random.nextDouble() - 30, 100, 0.8 + 0.5 * random.nextDouble(), 28);
+                60 * random.nextDouble() - 30, 60 * random.nextDouble() - 30, 100, 0.8 + 0.5 * random.nextDouble(), 28, SceneLines.NONE);
         return new Plane(
                 photo,
                 angle,
@@ -232,7 +285,7 @@ class PlaneTest {
         Crop wish = new Crop(new Point(3000, 1600), new Size(6000, 3000));
         Crop before = new Outline(photo, Angle.NONE).settle(wish);
         Plane tilted =
-                new Plane(photo, Angle.NONE, Optional.empty(), Optional.of(new Perspective(0.001, 0, 100, 1, 35)));
+                new Plane(photo, Angle.NONE, Optional.empty(), Optional.of(new Perspective(0.001, 0, 100, 1, 35, SceneLines.NONE)));
         Crop after = tilted.outline().settle(wish);
         assertThat(after.centre().distance(before.centre())).isLessThan(1);
         assertThat(after.size().width()).isCloseTo(before.size().width(), within(1.0));

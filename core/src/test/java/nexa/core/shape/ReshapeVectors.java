@@ -10,22 +10,22 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Size;
 
 /** The photo, lens and perspective of a worked case. */
-final class ReshapeVectors {
+public final class ReshapeVectors {
     private ReshapeVectors() {}
 
-    static Size photo(JsonNode given) {
+    public static Size photo(JsonNode given) {
         return Vectors.size(given.get("photo"));
     }
 
-    static Angle angle(JsonNode given) {
+    public static Angle angle(JsonNode given) {
         return new Angle(given.path("angle").asDouble(0));
     }
 
-    static Plane plane(JsonNode given) {
+    public static Plane plane(JsonNode given) {
         return new Plane(photo(given), angle(given), lens(given), perspective(given));
     }
 
-    static Optional<Lens> lens(JsonNode given) {
+    public static Optional<Lens> lens(JsonNode given) {
         JsonNode lens = given.path("lens");
         if (lens.isMissingNode() || lens.isNull()) {
             return Optional.empty();
@@ -78,7 +78,7 @@ final class ReshapeVectors {
         return numbers;
     }
 
-    private static Optional<Perspective> perspective(JsonNode given) {
+    static Optional<Perspective> perspective(JsonNode given) {
         JsonNode node = given.path("perspective");
         return node.isObject()
                 ? Optional.of(new Perspective(
@@ -86,7 +86,8 @@ final class ReshapeVectors {
                         node.get("swing").asDouble(),
                         node.get("strength").asDouble(),
                         node.get("stretch").asDouble(),
-                        node.get("focal35").asDouble()))
+                        node.get("focal35").asDouble(),
+                        SceneLines.NONE))
                 : Optional.empty();
     }
 }

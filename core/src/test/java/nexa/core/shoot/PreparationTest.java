@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.lang.reflect.RecordComponent;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.series.StartAgain;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -17,7 +20,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PreparationTest {
     /** Everything is done: a new part is added here. */
     private static final Preparation ALL =
-            new Preparation(QuarterTurn.RIGHT, true, new Trim(0.1, 0.2, 0.3, 0.05), new Angle(3.5));
+            new Preparation(QuarterTurn.RIGHT, true, new Trim(0.1, 0.2, 0.3, 0.05), Optional.of(new Perspective(12, -5, 80, 1.1, 28, SceneLines.NONE)), new Angle(3.5));
 
     static Stream<RecordComponent> parts() {
         return Stream.of(Preparation.class.getRecordComponents());
@@ -97,8 +100,9 @@ class PreparationTest {
     @Test
     void filesDeliveredBeforeAreKnownByWhatWasWrittenOfThem() {
         assertThat(Preparation.NONE.fingerprint()).isEqualTo("NONE false Angle[degrees=0.0]");
-        assertThat(ALL.fingerprint())
+        Preparation before = ALL.withPerspective(Optional.empty());
+        assertThat(before.fingerprint())
                 .isEqualTo("RIGHT true Angle[degrees=3.5] Trim[left=0.1, top=0.2, right=0.3, bottom=0.05]");
-        assertThat(ALL.withTrim(Trim.NONE).fingerprint()).isEqualTo("RIGHT true Angle[degrees=3.5]");
+        assertThat(before.withTrim(Trim.NONE).fingerprint()).isEqualTo("RIGHT true Angle[degrees=3.5]");
     }
 }

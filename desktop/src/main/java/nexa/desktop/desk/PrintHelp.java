@@ -53,7 +53,7 @@ public final class PrintHelp extends VBox {
         scroll.setPrefHeight(430);
         scroll.setMinWidth(TextSize.scaled(690));
         getChildren().addAll(heading, seen(), scroll);
-        crop.ppi()
+        crop.effectivePpi()
                 .ifPresent(ppi -> getChildren()
                         .add(
                                 1,
@@ -138,7 +138,7 @@ public final class PrintHelp extends VBox {
 
     private void addRow(Paper paper, double needed, int row) {
         Size size = crop.crop().size();
-        double ppi = paper.ppi(size);
+        double ppi = paper.ppi(crop.effective());
         boolean isSharp = ppi >= needed;
         double loses = paper.fillLoses(size);
         Label sharp = Parts.label(

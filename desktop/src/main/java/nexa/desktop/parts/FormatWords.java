@@ -129,7 +129,7 @@ public final class FormatWords {
     }
 
     private static String detail(PhotoCrop crop, String manner) {
-        double factor = crop.crop().size().width() / crop.asked().width();
+        double factor = crop.effective().width() / crop.asked().width();
         if (crop.hasTooFewPixels()) {
             boolean isEnlarged = crop.format().file().enlarges();
             return isEnlarged
@@ -137,7 +137,7 @@ public final class FormatWords {
                     : Words.get(manner + ".fewKept");
         }
         if (crop.ppi().isPresent()) {
-            return Words.get(manner + ".ppi", Words.number(crop.ppi().getAsDouble(), 0));
+            return Words.get(manner + ".ppi", Words.number(crop.effectivePpi().getAsDouble(), 0));
         }
         return factor < 1.05 ? Words.get(manner + ".same") : Words.get(manner + ".more", Words.number(factor, 1));
     }

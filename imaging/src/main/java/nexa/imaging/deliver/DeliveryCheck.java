@@ -85,7 +85,7 @@ public final class DeliveryCheck {
         return plan.files().stream()
                 .map(DeliveryPlan.Item::crop)
                 .filter(crop -> crop.hasTooFewPixels() && crop.ppi().isPresent())
-                .mapToDouble(crop -> crop.ppi().getAsDouble())
+                .mapToDouble(crop -> crop.effectivePpi().getAsDouble())
                 .summaryStatistics();
     }
 

@@ -140,7 +140,7 @@ final class FileMaking implements AutoCloseable {
     private static OptionalDouble paperPpi(DeliveryPlan.Item item) {
         if (item.format().size() instanceof OutputSize.Print print) {
             boolean isAsAsked = item.crop().output().equals(item.crop().asked());
-            return isAsAsked ? OptionalDouble.of(print.ppi()) : item.crop().ppi();
+            return isAsAsked ? OptionalDouble.of(print.ppi()) : item.crop().effectivePpi();
         }
         return OptionalDouble.empty();
     }

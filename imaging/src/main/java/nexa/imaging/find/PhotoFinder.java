@@ -7,7 +7,7 @@ import nexa.core.find.Found;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Bounds;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
@@ -152,12 +152,12 @@ public final class PhotoFinder {
 
     /** What was found in a part, for the whole photo. */
     private FoundSubject whole(FoundSubject found, Mat part, Point corner, double factor) {
-        PhotoSpace space = new PhotoSpace(new Size(part.cols() * factor, part.rows() * factor));
+        PhotoSpace space = PhotoSpace.of(new Size(part.cols() * factor, part.rows() * factor));
         return new FoundSubject(
                 found.reason(),
                 found.subject()
                         .map(subject ->
-                                Subject.of(subject.in(space).plus(corner), subject.radiusIn(space), photo.space())),
+                                Subject.of(subject.in(space).plus(corner), subject.radiusIn(space), PhotoSpace.of(photo.size()))),
                 found.confidence());
     }
 }

@@ -9,7 +9,7 @@ import nexa.core.find.SalientMap;
 import nexa.core.find.SalientRegion;
 import nexa.core.find.SubjectClaim;
 import nexa.core.geometry.Bounds;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
@@ -33,7 +33,7 @@ final class SceneFinder {
      * @return empty if it is unwanted
      */
     static Optional<Scene> of(Mat bgr, BooleanSupplier isUnwanted) {
-        PhotoSpace space = new PhotoSpace(new Size(bgr.cols(), bgr.rows()));
+        PhotoSpace space = PhotoSpace.of(new Size(bgr.cols(), bgr.rows()));
         List<Bounds> faces = FaceFinder.of(bgr);
         SalientMap map = Salience.of(bgr, isUnwanted);
         if (isUnwanted.getAsBoolean()) {

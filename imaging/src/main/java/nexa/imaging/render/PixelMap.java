@@ -26,8 +26,7 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
 
     /** From the plane of a photo's crops to the photo as it is seen. */
     static PixelMap ofPlane(Photo photo) {
-        // Nothing reshapes a photo yet: its crops lie in it as it is.
-        return SAME;
+        return photo.plane().homography().<PixelMap>map(ProjectiveMap::of).orElse(SAME);
     }
 
     /** The place in the photo of a place of the result. */

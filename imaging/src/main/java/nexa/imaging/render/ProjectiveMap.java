@@ -3,6 +3,8 @@ package nexa.imaging.render;
 import java.util.List;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.shape.Homography;
+import nexa.core.shape.Homography.Row;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
@@ -17,28 +19,9 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  * @param depth g, h, i; above 0 in all of a result
  */
 record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
-    /** A linear function of a place. */
-    record Row(double across, double down, double constant) {
-        double at(Point place) {
-            return across * place.x() + down * place.y() + constant;
-        }
-
-        Row times(double factor) {
-            return new Row(across * factor, down * factor, constant * factor);
-        }
-
-        Row plus(Row other) {
-            return new Row(across + other.across, down + other.down, constant + other.constant);
-        }
-
-        /** The function of what an affine map leads to. */
-        Row after(AffineMap first) {
-            return new Row(along(first.right()), along(first.down()), at(first.origin()));
-        }
-
-        private double along(Point way) {
-            return across * way.x() + down * way.y();
-        }
+    /** The map of a homography. */
+    static ProjectiveMap of(Homography homography) {
+        return new ProjectiveMap(homography.x(), homography.y(), homography.depth());
     }
 
     @Override
@@ -49,7 +32,16 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
 
     @Override
     public ProjectiveMap after(AffineMap first) {
-        return new ProjectiveMap(x.after(first), y.after(first), depth.after(first));
+        return new ProjectiveMap(after(first, x), after(first, y), after(first, depth));
+    }
+
+    /** The linear function of what an affine map leads to. */
+    private static Row after(AffineMap first, Row row) {
+        return new Row(along(row, first.right()), along(row, first.down()), row.at(first.origin()));
+    }
+
+    private static double along(Row row, Point way) {
+        return row.across() * way.x() + row.down() * way.y();
     }
 
     @Override
@@ -86,7 +78,15 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
 
     private Mat matrix() {
         try (DoublePointer values = new DoublePointer(
-                x.across, x.down, x.constant, y.across, y.down, y.constant, depth.across, depth.down, depth.constant)) {
+                x.across(),
+                x.down(),
+                x.constant(),
+                y.across(),
+                y.down(),
+                y.constant(),
+                depth.across(),
+                depth.down(),
+                depth.constant())) {
             try (Mat borrowed = new Mat(3, 3, opencv_core.CV_64FC1, values)) {
                 return borrowed.clone();
             }

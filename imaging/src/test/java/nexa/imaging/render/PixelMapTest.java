@@ -9,6 +9,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Homography;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -20,9 +21,9 @@ import org.junit.jupiter.api.Test;
 class PixelMapTest {
     private static final int WIDTH = 640;
     private static final int HEIGHT = 480;
-    private static final ProjectiveMap.Row DEPTH = new ProjectiveMap.Row(1e-4, -2e-4, 1);
+    private static final Homography.Row DEPTH = new Homography.Row(1e-4, -2e-4, 1);
     private static final ProjectiveMap TILTED =
-            new ProjectiveMap(new ProjectiveMap.Row(0.98, 0.03, 4), new ProjectiveMap.Row(-0.02, 0.95, 11), DEPTH);
+            new ProjectiveMap(new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), DEPTH);
     private static final Crop CROP = new Crop(new Point(300, 230), new Size(320, 240));
     private static final Angle ANGLE = new Angle(7);
 
@@ -81,9 +82,9 @@ class PixelMapTest {
         AffineMap first = AffineMap.of(CROP, ANGLE, new Size(100, 75));
         AffineMap plain = new AffineMap(new Point(4, 11), new Point(0.98, -0.02), new Point(0.03, 0.95));
         ProjectiveMap level = new ProjectiveMap(
-                new ProjectiveMap.Row(0.98, 0.03, 4),
-                new ProjectiveMap.Row(-0.02, 0.95, 11),
-                new ProjectiveMap.Row(0, 0, 1));
+                new Homography.Row(0.98, 0.03, 4),
+                new Homography.Row(-0.02, 0.95, 11),
+                new Homography.Row(0, 0, 1));
         for (PixelMap map : new PixelMap[] {plain, level, new GridMap(plain::at, 8)}) {
             Point place = new Point(31.5, 20.25);
             Point direct = plain.at(first.at(place));
