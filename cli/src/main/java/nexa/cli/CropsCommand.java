@@ -14,7 +14,6 @@ import nexa.core.geometry.Size;
 import nexa.core.message.EnumName;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
-import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -103,8 +102,7 @@ final class CropsCommand implements Callable<Integer> {
         ArrayNode corners = node.putArray("corners");
         crop.corners(photo.angle()).forEach(corner -> putPair(corners.addArray(), corner));
         ArrayNode photoCorners = node.putArray("photoCorners");
-        Plane plane = photo.plane();
-        crop.corners(photo.angle()).forEach(corner -> putPair(photoCorners.addArray(), plane.toPhoto(corner)));
+        shown.photoCorners().forEach(corner -> putPair(photoCorners.addArray(), corner));
         Size effective = shown.effective();
         putPair(node.putArray("effective"), new Point(effective.width(), effective.height()));
         node.put("kept", shown.kept());

@@ -4,6 +4,8 @@ import java.util.List;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
+import nexa.core.level.Trace;
+import nexa.core.shoot.Photo;
 
 /**
  * What was found of how far a photo is off level.
@@ -58,6 +60,17 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
     /** The angle that levels the photo. */
     public Angle angle() {
         return Angle.nearest(0 - lean);
+    }
+
+    /** The angle that levels a photo whose perspective may have been put right meanwhile. */
+    public Angle angle(Photo photo) {
+        boolean isFlat = photo.preparation().perspective().isEmpty() || lines.isEmpty();
+        return isFlat
+                ? angle()
+                : new Trace(lines)
+                        .inPlane(photo.unstretchedPlane()::toPlane)
+                        .angle()
+                        .orElseThrow();
     }
 
     /** The same of a photo in which what was looked at lies elsewhere. */

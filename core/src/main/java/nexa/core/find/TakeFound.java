@@ -10,7 +10,7 @@ import nexa.core.shoot.Shoot;
 import nexa.core.shoot.ShootDraft;
 import nexa.core.shoot.Trim;
 
-/** Takes what was found: photos are turned to be level, trimmed, and get their subjects. */
+/** Takes what was found: photos are turned to be level, trimmed, put right, and get their subjects. */
 public final class TakeFound {
     private TakeFound() {}
 
@@ -21,6 +21,9 @@ public final class TakeFound {
         }
         if (what == FoundTrim.class) {
             return !photo.preparation().trim().isNone();
+        }
+        if (what == FoundPerspective.class) {
+            return photo.preparation().perspective().isPresent();
         }
         return what == FoundSubject.class && (photo.subject().isPresent() || photo.hasNoSubject());
     }
@@ -53,7 +56,10 @@ public final class TakeFound {
 
     private static Photo taken(Photo photo, Found found) {
         if (found instanceof FoundLevel level) {
-            return photo.withAngle(level.angle());
+            return photo.withAngle(level.angle(photo));
+        }
+        if (found instanceof FoundPerspective perspective) {
+            return perspective.taken(photo);
         }
         return found instanceof FoundSubject subject ? photo.withSubject(subject.subject()) : photo;
     }

@@ -1,5 +1,6 @@
 package nexa.core.level;
 
+import java.util.function.UnaryOperator;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 
@@ -27,6 +28,11 @@ public record LevelLine(Segment segment, double convergence) {
                 way.x() * Math.cos(turn) - way.y() * Math.sin(turn),
                 way.x() * Math.sin(turn) + way.y() * Math.cos(turn));
         return new Segment(segment.from(), segment.from().plus(turned));
+    }
+
+    /** The same line where perspective has been taken out, so that it does not run together with others any more. */
+    LevelLine inPlane(UnaryOperator<Point> toPlane) {
+        return of(new Segment(toPlane.apply(segment.from()), toPlane.apply(segment.to())));
     }
 
     /** How far the photo is off level by this line, in degrees, −45 ≤ lean < 45, positive clockwise. */

@@ -3,7 +3,9 @@ package nexa.core.level;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 
@@ -65,6 +67,11 @@ public record Trace(List<LevelLine> lines) {
         List<LevelLine> fewer = new ArrayList<>(lines);
         fewer.remove(index);
         return new Trace(fewer);
+    }
+
+    /** The same lines where perspective has been taken out. */
+    public Trace inPlane(UnaryOperator<Point> toPlane) {
+        return new Trace(lines.stream().map(line -> line.inPlane(toPlane)).toList());
     }
 
     /** The angle all lines give together; empty without lines. */

@@ -9,6 +9,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 
 /**
@@ -51,6 +52,12 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
     /** The share of the photo that is kept, above 0 and at most 1. */
     public double kept() {
         return crop.size().area() / outline().area();
+    }
+
+    /** Where the crop's corners lie in the photo, in its pixels; from the top left clockwise as seen on screen. */
+    public List<Point> photoCorners() {
+        Plane plane = photo.plane();
+        return crop.corners(photo.angle()).stream().map(plane::toPhoto).toList();
     }
 
     /** The size in pixels that the format asks for. */

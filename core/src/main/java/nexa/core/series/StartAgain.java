@@ -1,6 +1,7 @@
 package nexa.core.series;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.geometry.Angle;
@@ -26,6 +27,13 @@ public final class StartAgain {
     /** The angle, as shot. */
     public static Shoot level(Shoot shoot, String file) {
         return shoot.with(file, photo -> photo.withAngle(Angle.NONE));
+    }
+
+    /** The perspective of photos, as shot; their angles stay. */
+    public static Shoot perspective(Shoot shoot, Set<String> files) {
+        return shoot.draft()
+                .change(files, photo -> photo.withPerspective(Optional.empty()))
+                .shoot();
     }
 
     /** The angle, quarter turns, mirroring, the trim, the perspective and the crops in every format. */

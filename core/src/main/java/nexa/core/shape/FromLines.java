@@ -117,6 +117,36 @@ public final class FromLines {
         return faced(found, !lines.uprights().isEmpty());
     }
 
+    /**
+     * By how many degrees tilt and swing may be off when each end of each line may be off a little; empty where it cannot be
+     * told.
+     *
+     * @param off by how much, in the photo's pixels
+     */
+    public OptionalDouble uncertainty(SceneLines lines, double off) {
+        if (!(solve(lines) instanceof Solved solved)) {
+            return OptionalDouble.empty();
+        }
+        double square = 0;
+        for (int i = 0; i < lines.all().size(); i++) {
+            Segment line = lines.all().get(i);
+            Point way = inPhoto(line.to()).minus(inPhoto(line.from()));
+            double length = Math.hypot(way.x(), way.y());
+            Point aside = new Point(
+                    -way.y() / length * off / photo.width(), way.x() / length * off / photo.height());
+            for (Segment moved : List.of(
+                    new Segment(SceneLines.within(line.from().plus(aside)), line.to()),
+                    new Segment(line.from(), SceneLines.within(line.to().plus(aside))))) {
+                if (!(solve(lines.with(i, moved)) instanceof Solved other)) {
+                    return OptionalDouble.empty();
+                }
+                double change = Math.hypot(other.tilt() - solved.tilt(), other.swing() - solved.swing());
+                square += change * change;
+            }
+        }
+        return OptionalDouble.of(Math.sqrt(square));
+    }
+
     /** Those kinds of which there are any, the uprights first. */
     private static List<List<Segment>> kinds(SceneLines lines) {
         return List.of(lines.uprights(), lines.levels()).stream()

@@ -61,6 +61,15 @@ public record Perspective(
         return new Perspective(newTilt / most, newSwing / most, strength, stretch, focal35, SceneLines.NONE);
     }
 
+    public Perspective withLines(SceneLines newLines) {
+        return new Perspective(tilt, swing, strength, stretch, focal35, newLines);
+    }
+
+    /** As lines tell it; strength and stretch stay. */
+    public Perspective by(FromLines.Solved solved, SceneLines newLines) {
+        return new Perspective(solved.tilt(), solved.swing(), strength, stretch, solved.focal35(), newLines);
+    }
+
     public Perspective withStrength(double newStrength) {
         return new Perspective(tilt, swing, newStrength, stretch, focal35, lines);
     }

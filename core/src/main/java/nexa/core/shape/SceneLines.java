@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Segment;
+import nexa.core.geometry.Size;
 
 /**
  * Lines along what is upright and what is level in the scene, as fractions of the photo's width and height.
@@ -29,8 +31,29 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
                 });
     }
 
+    /**
+     * Lines of a photo, sorted by what they are nearer to on screen.
+     *
+     * @param lines as fractions of the photo's width and height
+     * @param angle how far the photo is turned
+     */
+    public static SceneLines sorted(List<Segment> lines, PhotoSpace space, Angle angle) {
+        List<Segment> uprights = new ArrayList<>();
+        List<Segment> levels = new ArrayList<>();
+        for (Segment line : lines) {
+            Point way = angle.toScreen(space.toPlane(line.to()).minus(space.toPlane(line.from())));
+            (Math.abs(way.y()) > Math.abs(way.x()) ? uprights : levels).add(line);
+        }
+        return new SceneLines(uprights, levels);
+    }
+
+    /** What is stored of an end of a line in a photo's pixels, or of the nearest place that it can have. */
+    public static Point stored(Point inPhoto, Size photo) {
+        return within(new Point(inPhoto.x() / photo.width(), inPhoto.y() / photo.height()));
+    }
+
     /** The nearest place that the end of a line can have. */
-    public static Point within(Point end) {
+    static Point within(Point end) {
         return new Point(Math.max(0, Math.min(1, end.x())), Math.max(0, Math.min(1, end.y())));
     }
 

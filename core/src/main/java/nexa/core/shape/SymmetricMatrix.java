@@ -5,7 +5,7 @@ package nexa.core.shape;
  * directions that the vectors lie along most and least.
  */
 final class SymmetricMatrix {
-    private static final int SWEEPS = 50;
+    private static final int MOST_SWEEPS = 50;
 
     private final double[][] values = new double[3][3];
 
@@ -28,7 +28,7 @@ final class SymmetricMatrix {
     Eigen eigen() {
         double[][] left = {values[0].clone(), values[1].clone(), values[2].clone()};
         double[][] vectors = {{1, 0, 0}, {0, 1, 0}, {0, 0, 1}};
-        for (int sweep = 0; sweep < SWEEPS; sweep++) {
+        for (int sweep = 0; sweep < MOST_SWEEPS && !isDiagonal(left); sweep++) {
             for (int p = 0; p < 2; p++) {
                 for (int q = p + 1; q < 3; q++) {
                     rotate(left, vectors, p, q);
@@ -36,6 +36,10 @@ final class SymmetricMatrix {
             }
         }
         return sorted(new double[] {left[0][0], left[1][1], left[2][2]}, vectors);
+    }
+
+    private static boolean isDiagonal(double[][] of) {
+        return of[0][1] == 0 && of[0][2] == 0 && of[1][2] == 0;
     }
 
     /** Makes what couples two directions nought. */

@@ -39,6 +39,7 @@ public record Edit(
         PUT_ON_GUIDE,
         LEVEL,
         TRIM,
+        PERSPECTIVE,
         TAKE_FOUND,
         PROPOSAL,
         TURN_PHOTO,

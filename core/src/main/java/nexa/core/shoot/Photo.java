@@ -131,6 +131,16 @@ public record Photo(
     }
 
     /**
+     * The plane in which lines are level or upright, whatever the picture is stretched by then.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Plane unstretchedPlane() {
+        return new Plane(
+                size(), angle(), Optional.empty(), preparation.perspective().map(said -> said.withStretch(1)));
+    }
+
+    /**
      * What its crops have to stay inside.
      *
      * @throws IllegalStateException if the photo has not been read
@@ -160,6 +170,11 @@ public record Photo(
         return file.equals(other.file)
                 && !isAnotherFile
                 && preparation.inPixels().equals(other.preparation.inPixels());
+    }
+
+    /** Whether crops of both lie in the same plane, but for the angle. */
+    public boolean hasSamePlaneAs(Photo other) {
+        return preparation.perspective().equals(other.preparation.perspective());
     }
 
     /** What is said of its crop in a format, never {@code null}. */

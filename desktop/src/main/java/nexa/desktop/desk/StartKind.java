@@ -4,5 +4,6 @@ package nexa.desktop.desk;
 public enum StartKind {
     CROP,
     LEVEL,
+    PERSPECTIVE,
     PHOTO
 }

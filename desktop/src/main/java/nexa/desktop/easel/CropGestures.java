@@ -13,13 +13,8 @@ import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.series.Adjust;
-import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
-import nexa.core.series.Trimming;
 import nexa.core.shoot.Edit;
-import nexa.core.shoot.Shoot;
-import nexa.core.shoot.Trim;
-import nexa.desktop.desk.Vernier;
 import nexa.desktop.session.Gesture;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
@@ -35,6 +30,7 @@ final class CropGestures {
     private final PhotoStage stage;
     private final Consumer<PhotoCrop> draftChanged;
     private final Gesture gesture;
+    private final PhotoGestures photo;
 
     /**
      * Nothing is being done yet.
@@ -47,6 +43,7 @@ final class CropGestures {
         this.stage = stage;
         this.draftChanged = draftChanged;
         this.gesture = new Gesture(session, ended);
+        this.photo = new PhotoGestures(session, stage, gesture, this::begin, draftChanged);
     }
 
     /** Whether a gesture is in progress. */
@@ -59,9 +56,9 @@ final class CropGestures {
         return gesture.isHeld();
     }
 
-    /** Whether the photo is being turned. */
-    boolean isTurning() {
-        return gesture.is(Edit.Kind.LEVEL);
+    /** What can be done to the photo, whatever its crop. */
+    PhotoGestures photo() {
+        return photo;
     }
 
     /** Makes the gesture in progress, if there is one, an edit. */
@@ -157,7 +154,7 @@ final class CropGestures {
                     .map(frame -> frame.contains(place.x(), place.y()))
                     .orElse(false);
             Point about = isOnCrop
-                    ? stage.projection().orElseThrow().toPhoto(place)
+                    ? stage.projection().orElseThrow().toPlane(place)
                     : gesture.crop().centre();
             tightenAbout(about, notches);
         }
@@ -175,77 +172,6 @@ final class CropGestures {
         stage.fit(gesture.crop());
         tell();
         gesture.rest();
-    }
-
-    /** Turns the photo to an angle. While it is held this goes on, else it ends by itself soon. */
-    void turnTo(double degrees, boolean isHeld) {
-        boolean goesOn = isHeld && gesture.isHeld() && isTurning();
-        if (goesOn || begin(Edit.Kind.LEVEL)) {
-            turnTo(degrees);
-            if (isHeld) {
-                gesture.hold();
-            } else {
-                gesture.rest();
-            }
-        }
-    }
-
-    /** Turns the photo further by some degrees. */
-    void turnBy(double degrees) {
-        if (!gesture.isHeld() && begin(Edit.Kind.LEVEL)) {
-            turnTo(Math.rint((gesture.angle().degrees() + degrees) / Vernier.STEP) * Vernier.STEP, false);
-        }
-    }
-
-    /** Turns the photo about the middle of its crop as the pointer goes from one place of the stage to another. */
-    void turnWith(Point from, Point to) {
-        Point centre = stage.projection().orElseThrow().toScreen(gesture.crop().centre());
-        double before = Math.atan2(from.y() - centre.y(), from.x() - centre.x());
-        double after = Math.atan2(to.y() - centre.y(), to.x() - centre.x());
-        double way = Math.toDegrees(Math.IEEEremainder(after - before, 2 * Math.PI));
-        turnTo(gesture.angle().degrees() + way);
-    }
-
-    private void turnTo(double degrees) {
-        gesture.setAngle(Angle.nearest(degrees));
-        PhotoCrop turned = turned();
-        gesture.setCrop(turned.crop());
-        stage.turn(turned);
-        draftChanged.accept(turned);
-    }
-
-    /** The photo at the angle of the gesture, with the crop it has there. */
-    private PhotoCrop turned() {
-        PhotoCrop from = gesture.start();
-        Angle angle = gesture.angle();
-        Shoot shoot = session.shoot().with(from.photo().file(), photo -> photo.withAngle(angle));
-        return new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
-    }
-
-    /** Trims the photo. While it is held this goes on, else it ends by itself soon. */
-    void trimTo(Trim trim, boolean isHeld) {
-        boolean goesOn = isHeld && gesture.isHeld() && gesture.is(Edit.Kind.TRIM);
-        if (goesOn || begin(Edit.Kind.TRIM)) {
-            gesture.setTrim(trim);
-            PhotoCrop from = gesture.start();
-            Shoot shoot = Trimming.of(session.shoot(), from.photo().file(), trim);
-            PhotoCrop trimmed = new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
-            gesture.setCrop(trimmed.crop());
-            stage.trim(trimmed);
-            draftChanged.accept(trimmed);
-            if (isHeld) {
-                gesture.hold();
-            } else {
-                gesture.rest();
-            }
-        }
-    }
-
-    /** The trim as it is, or would be. */
-    Trim trim() {
-        return gesture.is(Edit.Kind.TRIM)
-                ? gesture.trim()
-                : session.photo().map(photo -> photo.preparation().trim()).orElse(Trim.NONE);
     }
 
     /** Shows a crop being found by a tool, as part of one gesture. */

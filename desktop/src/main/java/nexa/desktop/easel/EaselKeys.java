@@ -12,8 +12,10 @@ import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Trim;
 import nexa.desktop.desk.EaselSettings;
+import nexa.desktop.desk.FineScale;
 import nexa.desktop.desk.Vernier;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.stage.LineEnds;
 import nexa.desktop.stage.PhotoStage;
 
 /** What each key does on the easel. */
@@ -25,6 +27,8 @@ final class EaselKeys {
     private final StageHand hand;
     private final FindLevel find;
     private final TrimHand trim;
+    private final PerspectiveHand perspective;
+    private final LinesHand lines;
     private final ProposalStrip proposals;
     private final Runnable forget;
     private final PhotoActions actions;
@@ -38,6 +42,8 @@ final class EaselKeys {
             StageHand hand,
             FindLevel find,
             TrimHand trim,
+            PerspectiveHand perspective,
+            LinesHand lines,
             ProposalStrip proposals,
             Runnable forget,
             PhotoActions actions,
@@ -48,6 +54,8 @@ final class EaselKeys {
         this.hand = hand;
         this.find = find;
         this.trim = trim;
+        this.perspective = perspective;
+        this.lines = lines;
         this.proposals = proposals;
         this.forget = forget;
         this.actions = actions;
@@ -83,7 +91,7 @@ final class EaselKeys {
         boolean isArrow = key.getCode().isArrowKey();
         boolean isAction = key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.SPACE;
         Object target = key.getTarget();
-        return isArrow && target instanceof Vernier
+        return isArrow && (target instanceof Vernier || target instanceof FineScale)
                 || (isArrow || isAction) && (target instanceof Slider || target instanceof ComboBoxBase<?>)
                 || isAction && target instanceof ButtonBase;
     }
@@ -102,8 +110,8 @@ final class EaselKeys {
             case HOME -> hand.gestures().largest();
             case PLUS, EQUALS, ADD -> hand.gestures().tighten(1);
             case MINUS, SUBTRACT -> hand.gestures().tighten(-1);
-            case COMMA, LESS -> hand.gestures().turnBy(-turn);
-            case PERIOD, GREATER -> hand.gestures().turnBy(turn);
+            case COMMA, LESS -> hand.gestures().photo().turnBy(-turn);
+            case PERIOD, GREATER -> hand.gestures().photo().turnBy(turn);
             case L -> {
                 forget.run();
                 hand.tools().take(Tools.Tool.TRACE);
@@ -134,6 +142,8 @@ final class EaselKeys {
             hand.gestures().moveSide(side, pixels);
         } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof Trim.Side side) {
             trim.move(side, pixels);
+        } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof LineEnds.End end) {
+            lines.move(end, pixels);
         } else {
             hand.gestures().slide(pixels);
         }
@@ -189,12 +199,19 @@ final class EaselKeys {
                 stage.toggleZoom(hand.tool().pointer());
             }
             case B -> looks.showBare(true);
-            case U -> stage.setUncropped(true);
+            case U -> {
+                if (key.isShiftDown()) {
+                    perspective.showWithout(true);
+                } else {
+                    stage.setUncropped(true);
+                }
+            }
             case SPACE -> hand.mouse().setMovesView(true);
             case ESCAPE -> {
                 forget.run();
                 stage.requestFocus();
                 hand.tools().putAllDown();
+                lines.putAway();
             }
             default -> {
                 return false;
@@ -207,7 +224,10 @@ final class EaselKeys {
     boolean released(KeyEvent key) {
         switch (key.getCode()) {
             case B -> looks.showBare(false);
-            case U -> stage.setUncropped(false);
+            case U -> {
+                stage.setUncropped(false);
+                perspective.showWithout(false);
+            }
             case SPACE -> hand.mouse().setMovesView(false);
             default -> {
                 return false;

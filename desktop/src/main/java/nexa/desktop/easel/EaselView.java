@@ -9,6 +9,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
@@ -18,8 +19,10 @@ import nexa.desktop.desk.Desk;
 import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.desk.GuideSection;
 import nexa.desktop.desk.LevelSection;
+import nexa.desktop.desk.PerspectivePage;
 import nexa.desktop.desk.ShapeSection;
 import nexa.desktop.desk.StepSection;
+import nexa.desktop.desk.TrimPage;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.View;
@@ -41,6 +44,9 @@ public final class EaselView extends View {
     private final StageHand hand;
     private final StageHint hint;
     private final TracedLines traced;
+    private final LinesHand lines;
+    private final PerspectiveHand perspective;
+    private final PerspectivePage perspectivePage;
     private final FindLevel find;
     private final TrimHand trim;
     private final ProposalStrip proposals;
@@ -71,14 +77,19 @@ public final class EaselView extends View {
         this.stage = new PhotoStage(session.pictures());
         this.hand = new StageHand(session, stage, new Hearing());
         this.hint = new StageHint(stage, hand.tool());
-        this.traced = new TracedLines(stage, hand);
-        this.find = new FindLevel(session, stage, hand, hint, this::say);
+        Reshaping reshaping = new Reshaping(session, hand.gestures(), this::say);
+        this.lines = new LinesHand(stage, hand, reshaping, this::say, this::linesChanged);
+        this.traced = new TracedLines(session, stage, hand, lines);
+        this.find = new FindLevel(session, stage, hand, hint, reshaping, lines::showOwn, this::say);
+        this.perspective = new PerspectiveHand(session, stage, hand, reshaping, lines, messages);
         this.trim = new TrimHand(session, stage, hand, hint, this::say, messages);
         this.proposals = new ProposalStrip(session, stage, hand, settings, this::say);
         PhotoActions actions = new PhotoActions(session, overlays, hand::letGoOfAll);
         this.step = new StepSection(actions);
-        ShapeSection shape = new ShapeSection(trim);
-        trim.belongTo(shape.fields());
+        TrimPage trimPage = new TrimPage(trim);
+        trim.belongTo(trimPage.fields());
+        this.perspectivePage = new PerspectivePage(perspective);
+        ShapeSection shape = new ShapeSection(perspectivePage, trimPage, reshaping::focalLength);
         this.desk = new Desk(
                 new LevelSection(new Levelling(stage, hand, find, actions, messages)),
                 shape,
@@ -87,7 +98,7 @@ public final class EaselView extends View {
                 step);
         this.looks = new StageLooks(session, settings, stage, hand.gestures(), desk.guides());
         this.keys = new EaselKeys(
-                session, stage, hand, find, trim, proposals, this::forgetOffers, actions, settings, looks);
+                session, stage, hand, find, trim, perspective, lines, proposals, this::forgetOffers, actions, settings, looks);
         this.again = Parts.button("again.read", actions::readAgain);
         this.formats = new FormatsColumn(
                 session, kept, overlays, hand.gestures()::turnCrop, new AroundSection(settings).node());
@@ -105,7 +116,7 @@ public final class EaselView extends View {
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
-        StackPane place = new StackPane(stage, tag, hint.node(), traced.node(), again);
+        StackPane place = new StackPane(stage, tag, hint.node(), traced.node(), lines.node(), again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(new VBox(proposals.node(), desk.node()));
@@ -147,14 +158,20 @@ public final class EaselView extends View {
         }
 
         @Override
-        public void traced(Trace trace) {
-            traced.show(trace);
+        public void traced(Trace trace, List<Segment> inPhoto) {
+            traced.show(trace, inPhoto);
         }
     }
 
     private void say(String words) {
         hint.say(words);
         desk.level().markTracing(hand.tools().isTracing());
+    }
+
+    /** A further line is drawn to those at hand. */
+    private void linesChanged() {
+        hand.tools().tracing().lead(lines.isShown() ? Optional.of(lines::add) : Optional.empty());
+        perspectivePage.markByLines(lines.isShown());
     }
 
     @Override
@@ -174,6 +191,7 @@ public final class EaselView extends View {
 
     private void refreshAnew() {
         forgetOffers();
+        lines.putAway();
         hand.beginAnew();
         refresh();
         looks.showGuides();
@@ -189,6 +207,7 @@ public final class EaselView extends View {
             stage.show(crop.get());
             stage.overlay().onPhoto().show(spot(crop.get().photo()));
             desk.show(crop.get());
+            lines.refresh();
             step.show(session.shoot(), crop.get(), session.step(crop.get().photo(), session.format()));
             readAhead();
         } else {
@@ -208,8 +227,8 @@ public final class EaselView extends View {
     private static Optional<PhotoLayer.Spot> spot(Photo photo) {
         return photo.subject()
                 .map(subject -> new PhotoLayer.Spot(
-                        subject.in(photo.space()),
-                        subject.radiusIn(photo.space()).orElse(0)));
+                        photo.space().inPhoto(subject.at()),
+                        subject.radius().orElse(0) * photo.size().shortSide()));
     }
 
     private String whyNothing() {

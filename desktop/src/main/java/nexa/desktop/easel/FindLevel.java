@@ -1,12 +1,17 @@
 package nexa.desktop.easel;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
 import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundPerspective;
+import nexa.core.find.TakeFound;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -27,14 +32,32 @@ final class FindLevel {
     private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
+    private final Reshaping reshaping;
+    private final Runnable showLines;
     private final Offer<FoundLevel> offer;
+    private final Offer<FoundPerspective> parallel;
     private final PauseTransition shown = new PauseTransition(SHOWN);
 
-    FindLevel(ShootSession session, PhotoStage stage, StageHand hand, StageHint hint, Consumer<String> say) {
+    /**
+     * Nothing is looked for yet.
+     *
+     * @param showLines takes the lines to hand by which the perspective was put right
+     */
+    FindLevel(
+            ShootSession session,
+            PhotoStage stage,
+            StageHand hand,
+            StageHint hint,
+            Reshaping reshaping,
+            Runnable showLines,
+            Consumer<String> say) {
         this.session = session;
         this.stage = stage;
         this.hand = hand;
+        this.reshaping = reshaping;
+        this.showLines = showLines;
         this.offer = new Offer<>(FoundLevel.class, session, stage, hint, say);
+        this.parallel = new Offer<>(FoundPerspective.class, session, stage, hint, say);
         shown.setOnFinished(event -> hide());
     }
 
@@ -44,8 +67,11 @@ final class FindLevel {
         hand.tools().putDown();
         Optional<Photo> photo = session.photo().filter(session::isReady);
         Optional<FoundLevel> standing = offer.standing();
+        Optional<FoundPerspective> uprights = parallel.standing();
         forget();
-        if (photo.isPresent() && standing.isPresent()) {
+        if (photo.isPresent() && uprights.isPresent()) {
+            takeParallel(photo.get(), uprights.get());
+        } else if (photo.isPresent() && standing.isPresent()) {
             take(photo.get(), standing.get());
         } else {
             photo.ifPresent(asked -> offer.look(asked, Words.get("find.looking"), level -> hear(asked, level)));
@@ -55,6 +81,8 @@ final class FindLevel {
     private void hear(Photo asked, FoundLevel level) {
         if (hand.gestures().isBusy()) {
             offer.unsay();
+        } else if (level.isSomething() && isLevel(asked, level) && offersParallel(asked, level)) {
+            shown.stop();
         } else if (level.certainty() == Certainty.SURE) {
             take(asked, level);
         } else if (level.isSomething()) {
@@ -65,10 +93,38 @@ final class FindLevel {
         }
     }
 
+    private static boolean isLevel(Photo photo, FoundLevel level) {
+        return Math.abs(photo.angle().degrees() - level.angle(photo).degrees()) < ALREADY;
+    }
+
+    /** Uprights that run together in a photo that is level already can be made parallel. */
+    private boolean offersParallel(Photo photo, FoundLevel level) {
+        if (photo.preparation().perspective().isPresent()) {
+            return false;
+        }
+        FoundPerspective uprights = FoundPerspective.of(level, photo, reshaping.knownFocalLength(photo));
+        if (uprights.isSomething()) {
+            List<Segment> lines = uprights.lines().all().stream()
+                    .map(line -> new Segment(
+                            photo.space().inPhoto(line.from()), photo.space().inPhoto(line.to())))
+                    .toList();
+            parallel.make(photo, uprights, lines, FoundWords.offer(uprights));
+        }
+        return uprights.isSomething();
+    }
+
+    private void takeParallel(Photo photo, FoundPerspective uprights) {
+        session.edit(
+                Edit.Kind.PERSPECTIVE,
+                shoot -> TakeFound.of(shoot, Map.of(photo.file(), List.of(uprights))));
+        showLines.run();
+    }
+
     private void take(Photo photo, FoundLevel level) {
-        boolean isLevel = Math.abs(photo.angle().degrees() - level.angle().degrees()) < ALREADY;
+        Angle angle = level.angle(photo);
+        boolean isLevel = isLevel(photo, level);
         if (!isLevel) {
-            session.edit(Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(level.angle())));
+            session.edit(Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(angle)));
         }
         if (session.isReadOnly() && !isLevel) {
             // Nothing can be changed here: what was found is all there is to say.
@@ -90,5 +146,6 @@ final class FindLevel {
     void forget() {
         shown.stop();
         offer.forget();
+        parallel.forget();
     }
 }

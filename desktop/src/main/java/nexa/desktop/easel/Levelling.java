@@ -26,7 +26,7 @@ final class Levelling implements LevelSection.Actions {
     @Override
     public void turned(double degrees, boolean isHeld) {
         hand.tools().tracing().clear();
-        hand.gestures().turnTo(degrees, isHeld);
+        hand.gestures().photo().turnTo(degrees, isHeld);
     }
 
     @Override

@@ -66,6 +66,7 @@ final class PhotoActions implements StepSection.Actions {
                 .ifPresent(file -> session.edit(Edit.Kind.START_AGAIN, shoot -> switch (what) {
                     case CROP -> StartAgain.crop(shoot, file, format);
                     case LEVEL -> StartAgain.level(shoot, file);
+                    case PERSPECTIVE -> StartAgain.perspective(shoot, Set.of(file));
                     case PHOTO -> StartAgain.photos(shoot, Set.of(file));
                 }));
     }

@@ -1,5 +1,7 @@
 package nexa.desktop.easel;
 
+import java.util.List;
+import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.session.ShootSession;
@@ -21,8 +23,8 @@ final class StageHand {
         /** There is something to say by the pointer; "" for nothing. */
         void say(String words);
 
-        /** Lines have been traced, or are traced no more. */
-        void traced(Trace trace);
+        /** Lines have been traced, or are traced no more; where they lie in the photo, in its pixels. */
+        void traced(Trace trace, List<Segment> inPhoto);
     }
 
     private final CropGestures gestures;

@@ -83,7 +83,7 @@ final class StageLooks {
     void showGuides() {
         onDesk.refresh();
         GuideLayer layer = stage.overlay().guides();
-        boolean isTurning = gestures.isTurning();
+        boolean isTurning = gestures.photo().isTurning() || gestures.photo().isReshaping();
         layer.setFine(isTurning);
         if (isTurning) {
             layer.show(List.of(GuideKind.GRID.laid(Way.UNTURNED, FINE_LINES)), List.of());

@@ -132,7 +132,7 @@ final class StageMouse {
         switch (drag()) {
             case VIEW -> stage.pan(now.minus(grip));
             case CROP -> gestures.slideWith(now.minus(grip));
-            case TURN -> gestures.turnWith(grip, now);
+            case TURN -> gestures.photo().turnWith(grip, now);
             case HANDLE -> {
                 return;
             }
@@ -174,7 +174,7 @@ final class StageMouse {
             boolean isAboutCentre = event.isAltDown() || event.isControlDown();
             gestures.resize(
                     handle,
-                    stage.projection().orElseThrow().toPhoto(pointIn(event).minus(grip)),
+                    stage.projection().orElseThrow().toPlane(pointIn(event).minus(grip)),
                     isAboutCentre ? Resize.Anchor.CENTRE : Resize.Anchor.OPPOSITE,
                     event.isShiftDown());
         }

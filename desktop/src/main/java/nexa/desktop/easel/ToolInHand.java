@@ -15,6 +15,7 @@ final class ToolInHand {
     private final PhotoStage stage;
     private final Runnable ended;
     private Optional<DragTool> tool = Optional.empty();
+    private boolean isKept;
     private Point pointer = Point.ORIGIN;
 
     /** @param ended hears that something has been drawn */
@@ -26,9 +27,15 @@ final class ToolInHand {
     /** The next drag draws something; empty to go back to moving the crop. */
     void take(Optional<DragTool> newTool) {
         tool = newTool;
+        isKept = false;
         stage.showPointer(Optional.empty());
         stage.overlay().setMouseTransparent(tool.isPresent());
         stage.setCursor(tool.isPresent() ? Cursor.CROSSHAIR : Cursor.DEFAULT);
+    }
+
+    /** What is in hand stays there when something has been drawn. */
+    void keep() {
+        isKept = true;
     }
 
     boolean isTaken() {
@@ -63,7 +70,7 @@ final class ToolInHand {
 
     void release(Point at, DragTool.Held held) {
         boolean isDone = tool.orElseThrow().released(at, held);
-        if (isDone && !held.control()) {
+        if (isDone && !held.control() && !isKept) {
             take(Optional.empty());
             ended.run();
         }

@@ -1,7 +1,9 @@
 package nexa.desktop.easel;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import nexa.core.crop.DrawCrop;
 import nexa.core.crop.PutOnGuide;
@@ -9,8 +11,10 @@ import nexa.core.crop.Resize;
 import nexa.core.format.Format;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
@@ -46,7 +50,7 @@ final class Tools {
             CropGestures gestures,
             ToolInHand hand,
             Consumer<String> say,
-            Consumer<Trace> traced) {
+            BiConsumer<Trace, List<Segment>> traced) {
         this.session = session;
         this.stage = stage;
         this.gestures = gestures;
@@ -68,8 +72,23 @@ final class Tools {
         return hand.isTaken() ? inHand : Optional.empty();
     }
 
+    /** Takes the tool for tracing lines one after another, until it is put down. */
+    void takeForLines() {
+        if (isTracing()) {
+            putDown();
+            return;
+        }
+        take(Tool.TRACE);
+        if (isTracing()) {
+            tracing.setAddsAlways(true);
+            hand.keep();
+            say.accept(Words.get("tool.lines"));
+        }
+    }
+
     /** Takes a tool into the hand, or puts it down again. */
     void take(Tool tool) {
+        tracing.setAddsAlways(false);
         if (inHand().equals(Optional.of(tool)) || session.crop().isEmpty()) {
             putDown();
             return;
@@ -90,6 +109,7 @@ final class Tools {
             say.accept("");
         }
         inHand = Optional.empty();
+        tracing.setAddsAlways(false);
         gestures.finish();
         hand.take(Optional.empty());
     }
@@ -144,10 +164,10 @@ final class Tools {
             boolean fromCentre = held.alt() || held.control();
             return new DrawCrop(
                             now.outline(),
-                            projection.toPhoto(from),
+                            projection.toPlane(from),
                             fromCentre ? Resize.Anchor.CENTRE : Resize.Anchor.OPPOSITE,
                             ratio(now.format(), now.photo()))
-                    .to(projection.toPhoto(to));
+                    .to(projection.toPlane(to));
         }
 
         private static OptionalDouble ratio(Format format, Photo photo) {
@@ -162,9 +182,11 @@ final class Tools {
         @Override
         public void during(Point from, Point to, DragTool.Held held) {
             Projection projection = stage.projection().orElseThrow();
-            Point at = projection.toPhoto(from);
-            double radius = from.distance(to) < CLICK ? 0 : at.distance(projection.toPhoto(to));
-            stage.overlay().onPhoto().show(Optional.of(new PhotoLayer.Spot(at, radius)));
+            Plane plane = session.photo().orElseThrow().plane();
+            Point inPlane = projection.toPlane(from);
+            Point at = plane.toPhoto(inPlane);
+            double radius = from.distance(to) < CLICK ? 0 : inPlane.distance(projection.toPlane(to));
+            stage.overlay().onPhoto().show(Optional.of(new PhotoLayer.Spot(at, radius / plane.scaleAt(at))));
         }
 
         @Override
@@ -172,10 +194,10 @@ final class Tools {
             say.accept("");
             Projection projection = stage.projection().orElseThrow();
             Photo photo = session.photo().orElseThrow();
-            Point at = projection.toPhoto(from);
+            Point at = projection.toPlane(from);
             OptionalDouble radius = from.distance(to) < CLICK
                     ? OptionalDouble.empty()
-                    : OptionalDouble.of(at.distance(projection.toPhoto(to)));
+                    : OptionalDouble.of(at.distance(projection.toPlane(to)));
             Subject subject = Subject.of(at, radius, photo.space());
             session.edit(
                     Edit.Kind.SUBJECT,

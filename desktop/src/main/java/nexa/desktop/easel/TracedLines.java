@@ -1,23 +1,25 @@
 package nexa.desktop.easel;
 
-import javafx.geometry.Insets;
-import javafx.scene.layout.StackPane;
+import java.util.List;
+import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
+import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
 
 /** The bar of the traced lines: where none of them lies under it. */
 final class TracedLines implements TraceBar.Actions {
-    /** How far the bar is from the edges of the stage. */
-    private static final double FROM_EDGE = 44;
-
     private final TraceBar bar = new TraceBar(this);
+    private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
+    private final LinesHand lines;
+    private List<Segment> traced = List.of();
 
-    TracedLines(PhotoStage stage, StageHand hand) {
+    TracedLines(ShootSession session, PhotoStage stage, StageHand hand, LinesHand lines) {
+        this.session = session;
         this.stage = stage;
         this.hand = hand;
-        StackPane.setMargin(bar, new Insets(FROM_EDGE));
+        this.lines = lines;
         stage.overlay().onPhoto().onLaid(this::place);
     }
 
@@ -25,15 +27,19 @@ final class TracedLines implements TraceBar.Actions {
         return bar;
     }
 
-    void show(Trace trace) {
-        bar.show(trace);
+    /** @param inPhoto where the lines lie in the photo, in its pixels */
+    void show(Trace trace, List<Segment> inPhoto) {
+        traced = inPhoto;
+        List<LinesUse> offered = session.photo()
+                .map(photo -> LinesUse.offered(LinesHand.sorted(photo, inPhoto)))
+                .orElse(List.of());
+        bar.show(trace, offered, hand.tools().tracing().isForPerspective());
         place();
     }
 
     void place() {
-        if (bar.isVisible() && !hand.gestures().isBusy()) {
-            bar.applyCss();
-            StackPane.setAlignment(bar, stage.overlay().onPhoto().clearest(bar, FROM_EDGE));
+        if (!hand.gestures().isBusy()) {
+            bar.place(stage);
         }
     }
 
@@ -50,6 +56,20 @@ final class TracedLines implements TraceBar.Actions {
     @Override
     public void putOnGuide() {
         hand.tools().tracing().putOnGuide(hand.gestures());
+    }
+
+    @Override
+    public void turnOnly() {
+        List<Segment> by = traced;
+        hand.tools().putDown();
+        hand.tools().tracing().levelBy(by);
+        stage.requestFocus();
+    }
+
+    @Override
+    public void make(LinesUse use) {
+        lines.make(use, traced);
+        stage.requestFocus();
     }
 
     @Override

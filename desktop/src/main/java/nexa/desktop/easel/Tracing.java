@@ -2,6 +2,7 @@ package nexa.desktop.easel;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import nexa.core.crop.PutOnGuide;
 import nexa.core.geometry.Angle;
@@ -9,7 +10,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
 import nexa.core.level.Trace;
-import nexa.core.level.TracedLevel;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Edit;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
@@ -20,28 +21,55 @@ final class Tracing implements DragTool.Use {
     private final ShootSession session;
     private final PhotoStage stage;
     private final Consumer<String> say;
-    private final Consumer<Trace> changed;
+    private final BiConsumer<Trace, List<Segment>> changed;
     private Trace trace = Trace.NONE;
+    private Optional<Consumer<Segment>> other = Optional.empty();
+    private boolean addsAlways;
 
     /**
      * @param say hears what there is to say by the pointer, "" for nothing
-     * @param changed hears of the lines traced so far
+     * @param changed hears of the lines traced so far, as the photo is levelled by them, and where they lie in the photo
      */
-    Tracing(ShootSession session, PhotoStage stage, Consumer<String> say, Consumer<Trace> changed) {
+    Tracing(ShootSession session, PhotoStage stage, Consumer<String> say, BiConsumer<Trace, List<Segment>> changed) {
         this.session = session;
         this.stage = stage;
         this.say = say;
         this.changed = changed;
     }
 
+    /** Lines drawn with Ctrl are for somebody else; empty to keep them. */
+    void lead(Optional<Consumer<Segment>> newOther) {
+        other = newOther;
+    }
+
+    /** Whether every line is a further one, without Ctrl too. */
+    void setAddsAlways(boolean adds) {
+        addsAlways = adds;
+    }
+
+    /** Whether lines are being drawn for a perspective, and do not turn the photo. */
+    boolean isForPerspective() {
+        return addsAlways;
+    }
+
+    private boolean adds(DragTool.Held held) {
+        return held.control() || addsAlways;
+    }
+
     @Override
     public void during(Point from, Point to, DragTool.Held held) {
         stage.projection().ifPresent(projection -> {
-            Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
-            List<Segment> lines = held.control() ? trace.with(line).segments() : List.of(line);
+            Segment inPlane = new Segment(projection.toPlane(from), projection.toPlane(to));
+            Segment line = inPhoto(inPlane);
+            List<Segment> lines = adds(held) ? trace.with(line).segments() : List.of(line);
             stage.overlay().onPhoto().show(lines);
-            say.accept(lean(line, from.distance(to), projection.angle()));
+            say.accept(lean(inPlane, from.distance(to), projection.angle()));
         });
+    }
+
+    private Segment inPhoto(Segment inPlane) {
+        Plane plane = session.photo().orElseThrow().plane();
+        return new Segment(plane.toPhoto(inPlane.from()), plane.toPhoto(inPlane.to()));
     }
 
     private static String lean(Segment line, double shown, Angle angle) {
@@ -62,12 +90,15 @@ final class Tracing implements DragTool.Use {
     public void done(Point from, Point to, DragTool.Held held) {
         say.accept("");
         stage.projection().ifPresent(projection -> {
-            Segment line = new Segment(projection.toPhoto(from), projection.toPhoto(to));
+            Segment line = inPhoto(new Segment(projection.toPlane(from), projection.toPlane(to)));
             if (!Trace.isLongEnough(from.distance(to))) {
                 show();
                 say.accept(Words.get("trace.tooShort"));
+            } else if (adds(held) && other.isPresent()) {
+                show();
+                other.get().accept(line);
             } else {
-                set(held.control() ? trace.with(line) : Trace.NONE.with(line));
+                set(adds(held) ? trace.with(line) : Trace.NONE.with(line));
             }
         });
     }
@@ -75,10 +106,13 @@ final class Tracing implements DragTool.Use {
     private void set(Trace now) {
         trace = now;
         Angle before = session.photo().orElseThrow().angle();
-        Optional<Angle> angle = trace.angle().filter(found -> !trace.disagrees());
+        Trace level = level();
+        Optional<Angle> angle = level.angle().filter(found -> !level.disagrees());
         boolean isLevel =
-                trace.lines().size() == 1 && Trace.isLevel(trace.lines().get(0).straightened(), before);
-        if (isLevel) {
+                level.lines().size() == 1 && Trace.isLevel(level.lines().get(0).straightened(), before);
+        if (addsAlways) {
+            say.accept(Words.get("tool.lines"));
+        } else if (isLevel) {
             say.accept(Words.get("trace.already"));
         } else {
             angle.ifPresent(this::turn);
@@ -86,10 +120,23 @@ final class Tracing implements DragTool.Use {
         show();
     }
 
+    /** The lines as the photo is levelled by them: where its perspective has been put right, as they lie there. */
+    private Trace level() {
+        return session.photo()
+                .filter(photo -> photo.preparation().perspective().isPresent())
+                .map(photo -> trace.inPlane(photo.unstretchedPlane()::toPlane))
+                .orElse(trace);
+    }
+
     private void turn(Angle angle) {
         session.photo()
                 .ifPresent(photo -> session.edit(
                         Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(angle))));
+    }
+
+    /** Levels the photo by lines in its pixels, as if they had just been traced. */
+    void levelBy(List<Segment> lines) {
+        set(new Trace(lines.stream().map(LevelLine::of).toList()));
     }
 
     /** Keeps the lines at hand by which the photo was levelled. */
@@ -100,7 +147,7 @@ final class Tracing implements DragTool.Use {
 
     private void show() {
         stage.overlay().onPhoto().show(trace.segments());
-        changed.accept(trace);
+        changed.accept(level(), trace.segments());
     }
 
     /** Takes a line away; the others are levelled by anew. */
@@ -110,9 +157,8 @@ final class Tracing implements DragTool.Use {
 
     /** Levels by one of the lines alone. */
     void choose(int index) {
-        LevelLine chosen = trace.lines().get(index);
-        trace = new Trace(List.of(chosen));
-        turn(TracedLevel.of(chosen.straightened()));
+        trace = new Trace(List.of(trace.lines().get(index)));
+        level().angle().ifPresent(this::turn);
         show();
     }
 
@@ -122,10 +168,12 @@ final class Tracing implements DragTool.Use {
                 .filter(crop -> !trace.lines().isEmpty())
                 .ifPresent(crop -> gestures.commit(
                         Edit.Kind.PUT_ON_GUIDE,
-                        PutOnGuide.line(
-                                crop.outline(),
-                                crop.crop(),
-                                trace.segments().get(trace.lines().size() - 1))));
+                        PutOnGuide.line(crop.outline(), crop.crop(), lastInPlane(crop.photo().plane()))));
+    }
+
+    private Segment lastInPlane(Plane plane) {
+        Segment last = trace.segments().get(trace.lines().size() - 1);
+        return new Segment(plane.toPlane(last.from()), plane.toPlane(last.to()));
     }
 
     /** Forgets the lines. */

@@ -20,7 +20,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
-import nexa.desktop.desk.ShapeSection;
+import nexa.desktop.desk.TrimPage;
 import nexa.desktop.parts.FoundWords;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
@@ -30,7 +30,7 @@ import nexa.desktop.stage.PhotoStage;
  * Trims the photo worked on: by the desk's numbers, by handles on the stage that are there while one of either has the focus,
  * or by the border that is found, which is always offered before it is taken.
  */
-final class TrimHand implements ShapeSection.Actions {
+final class TrimHand implements TrimPage.Actions {
     private final ShootSession session;
     private final PhotoStage stage;
     private final StageHand hand;
@@ -108,11 +108,15 @@ final class TrimHand implements ShapeSection.Actions {
         stage.projection()
                 .ifPresent(projection -> session.photo().ifPresent(photo -> {
                     Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
-                    Point at = photo.space().toStored(projection.toPhoto(new Point(onStage.getX(), onStage.getY())));
+                    Point at = photo.space().toStored(projection.toPlane(new Point(onStage.getX(), onStage.getY())));
                     double along = side.isUpright() ? at.x() : at.y();
                     double share = side.isFirst() ? along : 1 - along;
-                    hand.gestures().trimTo(hand.gestures().trim().with(side, whole(share, side, photo)), true);
+                    photo().trimTo(photo().preparation().trim().with(side, whole(share, side, photo)), true);
                 }));
+    }
+
+    private PhotoGestures photo() {
+        return hand.gestures().photo();
     }
 
     /** A share that is a whole number of pixels. */
@@ -128,8 +132,8 @@ final class TrimHand implements ShapeSection.Actions {
         if (inwards != 0) {
             session.photo().filter(session::isReady).ifPresent(photo -> {
                 double step = inwards / side.length(photo.size());
-                Trim trim = hand.gestures().trim();
-                hand.gestures().trimTo(trim.with(side, trim.at(side) + step), false);
+                Trim trim = photo().preparation().trim();
+                photo().trimTo(trim.with(side, trim.at(side) + step), false);
             });
         }
     }
@@ -138,7 +142,7 @@ final class TrimHand implements ShapeSection.Actions {
     public void trimmed(Trim trim) {
         forget();
         hand.letGoOfAll();
-        hand.gestures().trimTo(trim, false);
+        photo().trimTo(trim, false);
         hand.gestures().finish();
     }
 

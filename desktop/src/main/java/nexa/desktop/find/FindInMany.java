@@ -3,11 +3,16 @@ package nexa.desktop.find;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import nexa.core.find.Found;
+import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundPerspective;
 import nexa.core.find.TakeFound;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.TakeProposals;
+import nexa.core.shape.FocalLength;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.Finding;
 import nexa.desktop.session.ShootSession;
@@ -31,17 +36,32 @@ final class FindInMany {
     void look(FindWhat what, List<Photo> photos) {
         stop();
         for (Photo photo : photos) {
-            tickets.add(what == FindWhat.CROPS ? propose(photo) : find(what, what.type(), photo));
+            tickets.add(
+                    switch (what) {
+                        case CROPS -> propose(photo);
+                        case UPRIGHTS -> findUprights(photo);
+                        default -> find(what, what.type(), photo, some -> some);
+                    });
         }
         session.finding().saveSoon();
     }
 
-    private <T extends Found> Ticket find(FindWhat what, Class<T> type, Photo photo) {
-        boolean isDone = TakeFound.isDone(photo, type);
-        return session.finding().find(type, photo, Urgency.IDLE, new Finding.Listener<T>() {
+    /** What was found of the level tells of uprights. */
+    private Ticket findUprights(Photo photo) {
+        OptionalDouble focal = FocalLength.known(
+                photo.preparation().perspective(),
+                session.readingProperty().get().focalLength35(photo.file()));
+        return find(
+                FindWhat.UPRIGHTS, FoundLevel.class, photo, level -> FoundPerspective.of(level, photo, focal));
+    }
+
+    private <T extends Found> Ticket find(
+            FindWhat what, Class<T> looked, Photo photo, Function<T, ? extends Found> made) {
+        boolean isDone = TakeFound.isDone(photo, what.type());
+        return session.finding().find(looked, photo, Urgency.IDLE, new Finding.Listener<T>() {
             @Override
             public void found(T some) {
-                found.accept(new FoundPhoto(photo, what, Optional.of(some), isDone));
+                found.accept(new FoundPhoto(photo, what, Optional.of(made.apply(some)), isDone));
             }
 
             @Override

@@ -2,6 +2,7 @@ package nexa.desktop.find;
 
 import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundPerspective;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.propose.Proposal;
@@ -10,6 +11,7 @@ import nexa.core.propose.Proposal;
 public enum FindWhat {
     LEVELS(FoundLevel.class),
     BORDERS(FoundTrim.class),
+    UPRIGHTS(FoundPerspective.class),
     SUBJECTS(FoundSubject.class),
     CROPS(Proposal.class);
 

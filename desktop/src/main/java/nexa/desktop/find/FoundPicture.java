@@ -11,6 +11,7 @@ import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
 import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundPerspective;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Angle;
@@ -19,6 +20,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
 import nexa.core.propose.Proposal;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 import nexa.desktop.picture.Thumb;
@@ -63,10 +65,19 @@ final class FoundPicture extends StackPane {
             } else if (some instanceof FoundTrim border && border.isSomething()) {
                 drawn = Segment.around(
                         new Outline(border.trim().remaining(found.photo().size()), Angle.NONE).corners());
+            } else if (some instanceof FoundPerspective perspective) {
+                drawn = perspective.lines().all().stream()
+                        .map(line -> new Segment(
+                                found.photo().space().inPhoto(line.from()),
+                                found.photo().space().inPhoto(line.to())))
+                        .toList();
             } else if (some instanceof FoundSubject subject) {
                 ring(subject.subject(), found.photo(), factor);
             } else if (some instanceof Proposal proposal) {
-                drawn = Segment.around(proposal.crop().corners(found.photo().angle()));
+                Plane plane = found.photo().plane();
+                drawn = Segment.around(proposal.crop().corners(found.photo().angle()).stream()
+                        .map(plane::toPhoto)
+                        .toList());
             }
         }
         draw(drawn, factor);
@@ -74,11 +85,11 @@ final class FoundPicture extends StackPane {
 
     private void ring(Optional<Subject> found, Photo photo, double factor) {
         found.ifPresent(subject -> {
-            Point at = subject.in(photo.space()).times(factor);
+            Point at = photo.space().inPhoto(subject.at()).times(factor);
             for (Circle circle : List.of(ringHalo, ring)) {
                 circle.setCenterX(at.x());
                 circle.setCenterY(at.y());
-                circle.setRadius(subject.radiusIn(photo.space()).orElse(0) * factor);
+                circle.setRadius(subject.radius().orElse(0) * photo.size().shortSide() * factor);
                 circle.setVisible(true);
             }
         });

@@ -57,6 +57,7 @@ record Ticked(Map<FindWhat, Map<String, Found>> all) {
         return switch (all.keySet().iterator().next()) {
             case LEVELS -> Edit.Kind.LEVEL;
             case BORDERS -> Edit.Kind.TRIM;
+            case UPRIGHTS -> Edit.Kind.PERSPECTIVE;
             case SUBJECTS -> Edit.Kind.SUBJECT;
             case CROPS -> Edit.Kind.PROPOSAL;
         };

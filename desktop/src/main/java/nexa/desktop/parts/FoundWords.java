@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
+import nexa.core.find.FoundPerspective;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Angle;
@@ -60,9 +61,22 @@ public final class FoundWords {
         if (some instanceof FoundTrim border) {
             return border(border.trim(), photo);
         }
+        if (some instanceof FoundPerspective perspective) {
+            return tilt("find.uprights", perspective);
+        }
         return some instanceof Proposal proposal
                 ? reasons(proposal)
                 : Words.of("find.subject", ((FoundSubject) some).reason());
+    }
+
+    /** That uprights run together, and how they are made parallel. */
+    public static String offer(FoundPerspective perspective) {
+        return tilt("find.uprights.offer", perspective);
+    }
+
+    private static String tilt(String key, FoundPerspective perspective) {
+        double tilt = perspective.solved().orElseThrow().tilt();
+        return Words.get(tilt > 0 ? key + ".up" : key + ".down", Words.number(Math.abs(tilt), 1));
     }
 
     private static String turn(FoundLevel level, Angle angle, boolean isLevelled) {

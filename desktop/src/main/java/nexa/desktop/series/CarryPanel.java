@@ -19,6 +19,7 @@ import nexa.core.format.Format;
 import nexa.core.message.EnumName;
 import nexa.core.series.CarryAcross;
 import nexa.core.series.Crops;
+import nexa.core.series.PerspectiveOnce;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Edit;
@@ -62,6 +63,7 @@ public final class CarryPanel extends VBox {
     private final Latest<Preview> previews = Background.latest(this::show);
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
+    private final ToggleButton perspective;
     private final ToggleButton takesBack;
     private final Label words = Parts.label("", "carry-words");
     private final FlowPane pictures = new FlowPane(8, 8);
@@ -94,6 +96,8 @@ public final class CarryPanel extends VBox {
         whom = new Choices<>("carry", others().isEmpty() ? Whom.BOTH : Whom.CHOSEN, chosen -> preview());
         whom.button(Whom.CHOSEN).setDisable(others().isEmpty());
         angle = choice("carry.angle", this::preview);
+        perspective = choice("carry.perspective", this::preview);
+        perspective.setDisable(lead.preparation().perspective().isEmpty());
         takesBack = choice("carry.back", this::preview);
         carry = Parts.button("carry.do", this::carry, "main-action");
         carry.setId("carry-do");
@@ -163,6 +167,7 @@ public final class CarryPanel extends VBox {
             buttons.add(button);
         }
         buttons.add(angle);
+        buttons.add(perspective);
         return buttons;
     }
 
@@ -210,8 +215,9 @@ public final class CarryPanel extends VBox {
         Shoot base = session.shoot();
         List<String> files = files();
         CarryAcross carrying = carrying();
+        boolean givesPerspective = perspective.isSelected();
         previews.ask(() -> {
-            CarryAcross.Outcome outcome = carrying.to(base, files);
+            CarryAcross.Outcome outcome = carrying.to(given(base, files, givesPerspective), files);
             Crops crops = new Crops(outcome.shoot());
             List<PhotoCrop> first = files.stream()
                     .map(file -> crops.of(
@@ -221,6 +227,11 @@ public final class CarryPanel extends VBox {
                     .toList();
             return new Preview(outcome, first);
         });
+    }
+
+    /** The shoot in which photos have the lead's perspective, if they are to. */
+    private Shoot given(Shoot base, List<String> files, boolean givesPerspective) {
+        return givesPerspective ? PerspectiveOnce.give(base, lead.file(), files) : base;
     }
 
     private void show(Preview preview) {
@@ -266,8 +277,9 @@ public final class CarryPanel extends VBox {
     private void carry() {
         List<String> files = files();
         CarryAcross carrying = carrying();
+        boolean givesPerspective = perspective.isSelected();
         close.run();
-        session.editMany(
-                Edit.Kind.CARRY, format.id(), shoot -> carrying.to(shoot, files).shoot());
+        session.editMany(Edit.Kind.CARRY, format.id(), shoot -> carrying.to(given(shoot, files, givesPerspective), files)
+                .shoot());
     }
 }

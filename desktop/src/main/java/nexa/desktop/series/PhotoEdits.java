@@ -71,6 +71,11 @@ public final class PhotoEdits {
         change(Edit.Kind.START_AGAIN, StartAgain::photos);
     }
 
+    /** Their perspectives are as shot. */
+    public void startPerspectiveAgain() {
+        change(Edit.Kind.START_AGAIN, StartAgain::perspective);
+    }
+
     /** They stay where they are, and follow no lead. */
     public void letGo() {
         String format = format();

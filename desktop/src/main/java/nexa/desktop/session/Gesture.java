@@ -5,14 +5,14 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.series.Adjust;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Trimming;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
-import nexa.core.shoot.Trim;
 
 /**
  * What the hand is doing to one crop. While it goes on it is a draft that only the view shows; when it ends it becomes one
@@ -28,8 +28,7 @@ public final class Gesture {
     private Optional<PhotoCrop> start = Optional.empty();
     private Edit.Kind kind = Edit.Kind.SLIDE;
     private Crop crop;
-    private Angle angle = Angle.NONE;
-    private Trim trim = Trim.NONE;
+    private Preparation preparation = Preparation.NONE;
     private boolean isHeld;
 
     /**
@@ -68,8 +67,7 @@ public final class Gesture {
             start = Optional.of(from);
             kind = newKind;
             crop = from.crop();
-            angle = from.photo().angle();
-            trim = from.photo().preparation().trim();
+            preparation = from.photo().preparation();
             clock.goOn();
         }
     }
@@ -91,26 +89,17 @@ public final class Gesture {
         return crop;
     }
 
-    /** The photo's angle as it would be. */
-    public Angle angle() {
-        return angle;
+    /** What is done to the photo as it would be. */
+    public Preparation preparation() {
+        return preparation;
     }
 
-    /** The photo's trim as it would be. */
-    public Trim trim() {
-        return trim;
-    }
-
-    public void setTrim(Trim newTrim) {
-        trim = newTrim;
+    public void setPreparation(Preparation newPreparation) {
+        preparation = newPreparation;
     }
 
     public void setCrop(Crop newCrop) {
         crop = newCrop;
-    }
-
-    public void setAngle(Angle newAngle) {
-        angle = newAngle;
     }
 
     /** The crop it began with, as it would be now. */
@@ -157,13 +146,9 @@ public final class Gesture {
         }
         PhotoCrop from = start();
         String file = from.photo().file();
-        if (kind == Edit.Kind.LEVEL) {
-            Angle turned = angle;
-            return Optional.of(shoot -> shoot.with(file, photo -> photo.withAngle(turned)));
-        }
-        if (kind == Edit.Kind.TRIM) {
-            Trim left = trim;
-            return Optional.of(shoot -> Trimming.of(shoot, file, left));
+        if (kind == Edit.Kind.LEVEL || kind == Edit.Kind.TRIM || kind == Edit.Kind.PERSPECTIVE) {
+            Preparation to = preparation;
+            return Optional.of(shoot -> Trimming.of(shoot.with(file, photo -> prepared(photo, to)), file, to.trim()));
         }
         if (from.crop().equals(crop)) {
             return Optional.empty();
@@ -174,5 +159,10 @@ public final class Gesture {
             Adjust adjust = new Adjust(shoot, file, from.format().id());
             return isSlide ? adjust.slidTo(to) : adjust.to(to);
         });
+    }
+
+    /** As it is turned and put right; its trim is told apart, for what it does to leads. */
+    private static Photo prepared(Photo photo, Preparation to) {
+        return photo.withAngle(to.angle()).withPerspective(to.perspective());
     }
 }

@@ -16,6 +16,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
+import nexa.core.geometry.Angle;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.series.PhotoCrop;
@@ -202,9 +204,8 @@ final class SheetPhoto extends VBox {
         double top = (room.height() - scale * photo.height()) / 2;
         UnaryOperator<Point> inPrint = point -> point.times(scale).plus(new Point(left, top));
         List<Point> corners =
-                crop.crop().corners(crop.photo().angle()).stream().map(inPrint).toList();
-        List<Point> outline =
-                crop.photo().edges().corners().stream().map(inPrint).toList();
+                crop.photoCorners().stream().map(inPrint).toList();
+        List<Point> outline = new Outline(photo, Angle.NONE).corners().stream().map(inPrint).toList();
         veil.lay(outline, corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())

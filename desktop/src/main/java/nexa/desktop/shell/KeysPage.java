@@ -34,7 +34,7 @@ final class KeysPage extends StackPane {
             "subject",
             "carry");
     private static final List<String> RIGHT =
-            List.of("guides", "guide", "mat", "holds", "zoom", "bare", "whole", "marks", "undo", "views", "keys");
+            List.of("guides", "guide", "mat", "holds", "zoom", "bare", "whole", "without", "marks", "undo", "views", "keys");
 
     KeysPage(Runnable close) {
         getStyleClass().add("keys-veil");

@@ -33,7 +33,7 @@ public final class CropOverlay extends Pane {
         edge.setMouseTransparent(true);
         getChildren().addAll(veil, guides, halo, edge, onPhoto);
         for (Handle handle : Handle.values()) {
-            Grip grip = new Grip(handle, "handle-", "handle", cursor(handle));
+            Grip grip = Grip.of(handle, "handle-", "handle", cursor(handle));
             handles.put(handle, grip);
             getChildren().add(grip);
         }
@@ -71,7 +71,7 @@ public final class CropOverlay extends Pane {
         handles.forEach((handle, grip) -> grip.layAbout(new Point(
                 left + (handle.x() + 1) / 2.0 * frame.getWidth(), top + (handle.y() + 1) / 2.0 * frame.getHeight())));
         guides.lay(frame);
-        onPhoto.lay(projection);
+        onPhoto.lay(projection, photo.plane());
     }
 
     private static void place(Rectangle part, double x, double y, double width, double height) {

@@ -13,7 +13,9 @@ final class DrawnAhead {
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, StagePicture.Drawing drawing) {
         private boolean isOf(Photo other, Projection lying, double density) {
-            return photo.hasSamePictureAs(other) && drawing.projection().equals(lying) && drawing.density() == density;
+            return photo.hasSamePictureAs(other)
+                    && photo.hasSamePlaneAs(other)
+                    && drawing.projection().equals(lying) && drawing.density() == density;
         }
     }
 

@@ -18,16 +18,26 @@ final class Grip extends StackPane {
      * @param id before the part's name
      * @param words the prefix of the key of what it is called
      */
-    Grip(Enum<?> part, String id, String words, Cursor cursor) {
+    static Grip of(Enum<?> part, String id, String words, Cursor cursor) {
+        return new Grip(part, id + EnumName.of(part), Words.of(words, part), cursor);
+    }
+
+    /**
+     * A handle of something.
+     *
+     * @param part what it moves, which is its user data
+     * @param name what it is called
+     */
+    Grip(Object part, String id, String name, Cursor cursor) {
         Region square = new Region();
         square.getStyleClass().add("handle-square");
         getChildren().add(square);
         getStyleClass().add("handle");
         setUserData(part);
-        setId(id + EnumName.of(part));
+        setId(id);
         setPrefSize(SIZE, SIZE);
         setFocusTraversable(true);
-        setAccessibleText(Words.of(words, part));
+        setAccessibleText(name);
         setCursor(cursor);
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
@@ -18,6 +19,7 @@ import javafx.scene.shape.PathElement;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Plane;
 
 /** What is drawn on the photo itself and goes with it: traced lines, the subject, a crop or circle being drawn. */
 public final class PhotoLayer extends Pane {
@@ -33,6 +35,17 @@ public final class PhotoLayer extends Pane {
     /** The subject in the photo's pixels; a radius of 0 is none. */
     public record Spot(Point at, double radius) {}
 
+    /** Where the plane of a photo lies on the stage. */
+    private record Placed(Projection projection, Plane plane) {
+        Point onStage(Point inPhoto) {
+            return projection.toScreen(plane.toPlane(inPhoto));
+        }
+
+        double length(Point at, double inPhoto) {
+            return inPhoto * plane.scaleAt(at) * projection.scale();
+        }
+    }
+
     private final Path halo = new Path();
     private final Path lines = new Path();
     private final Circle ringHalo = new Circle();
@@ -40,8 +53,9 @@ public final class PhotoLayer extends Pane {
     private final Circle dotHalo = new Circle(DOT + 1.5);
     private final Circle dot = new Circle(DOT);
     private List<Segment> segments = List.of();
+    private List<Segment> kept = List.of();
     private Optional<Spot> spot = Optional.empty();
-    private Optional<Projection> projection = Optional.empty();
+    private Optional<Placed> placed = Optional.empty();
     private Runnable laid = () -> {};
 
     PhotoLayer() {
@@ -67,16 +81,26 @@ public final class PhotoLayer extends Pane {
         show(newSegments, true);
     }
 
+    /** Lines in the photo's pixels that stay with it, whatever else is drawn. */
+    void keep(List<Segment> lines) {
+        kept = lines;
+        placed.ifPresent(this::lay);
+    }
+
+    private List<Segment> all() {
+        return Stream.concat(kept.stream(), segments.stream()).toList();
+    }
+
     private void show(List<Segment> newSegments, boolean isProposed) {
         segments = newSegments;
         lines.pseudoClassStateChanged(PROPOSED, isProposed);
         halo.pseudoClassStateChanged(PROPOSED, isProposed);
-        projection.ifPresent(this::lay);
+        placed.ifPresent(this::lay);
     }
 
     public void show(Optional<Spot> newSpot) {
         spot = newSpot;
-        projection.ifPresent(this::lay);
+        placed.ifPresent(this::lay);
         boolean hasRing = spot.map(shown -> shown.radius() > 0).orElse(false);
         ring.setVisible(hasRing);
         ringHalo.setVisible(hasRing);
@@ -89,18 +113,23 @@ public final class PhotoLayer extends Pane {
         laid = listener;
     }
 
-    void lay(Projection newProjection) {
-        projection = Optional.of(newProjection);
-        halo.getElements().setAll(elements(newProjection));
-        lines.getElements().setAll(elements(newProjection));
+    void lay(Projection projection, Plane plane) {
+        Placed now = new Placed(projection, plane);
+        placed = Optional.of(now);
+        lay(now);
+    }
+
+    private void lay(Placed now) {
+        halo.getElements().setAll(elements(now));
+        lines.getElements().setAll(elements(now));
         spot.ifPresent(shown -> {
-            Point at = newProjection.toScreen(shown.at());
+            Point at = now.onStage(shown.at());
             for (Circle circle : List.of(ringHalo, ring, dotHalo, dot)) {
                 circle.setCenterX(at.x());
                 circle.setCenterY(at.y());
             }
-            ring.setRadius(shown.radius() * newProjection.scale());
-            ringHalo.setRadius(shown.radius() * newProjection.scale());
+            ring.setRadius(now.length(shown.at(), shown.radius()));
+            ringHalo.setRadius(now.length(shown.at(), shown.radius()));
         });
         laid.run();
     }
@@ -111,15 +140,15 @@ public final class PhotoLayer extends Pane {
      * @param margin between the bar and the stage's edges
      */
     public Pos clearest(Region bar, double margin) {
-        if (projection.isEmpty()) {
+        if (placed.isEmpty()) {
             return Pos.BOTTOM_CENTER;
         }
-        Size stage = projection.get().stage();
+        Size stage = placed.get().projection().stage();
         double width = bar.prefWidth(-1);
         double height = bar.prefHeight(-1);
         return PLACES.stream()
                 .min(Comparator.comparingLong(
-                        place -> crossing(around(place, stage, width, height, margin), projection.get())))
+                        place -> crossing(around(place, stage, width, height, margin), placed.get())))
                 .orElseThrow();
     }
 
@@ -134,11 +163,11 @@ public final class PhotoLayer extends Pane {
         return new Rectangle2D(x - CLEAR, y - CLEAR, width + 2 * CLEAR, height + 2 * CLEAR);
     }
 
-    private long crossing(Rectangle2D bar, Projection onto) {
-        return segments.stream()
+    private long crossing(Rectangle2D bar, Placed onto) {
+        return all().stream()
                 .filter(segment -> {
-                    Point from = onto.toScreen(segment.from());
-                    Point to = onto.toScreen(segment.to());
+                    Point from = onto.onStage(segment.from());
+                    Point to = onto.onStage(segment.to());
                     double length = Math.max(1, from.distance(to));
                     for (double along = 0; along <= length; along += CLEAR) {
                         Point at = from.plus(to.minus(from).times(along / length));
@@ -151,11 +180,11 @@ public final class PhotoLayer extends Pane {
                 .count();
     }
 
-    private List<PathElement> elements(Projection onto) {
+    private List<PathElement> elements(Placed onto) {
         List<PathElement> elements = new ArrayList<>();
-        for (Segment segment : segments) {
-            Point from = onto.toScreen(segment.from());
-            Point to = onto.toScreen(segment.to());
+        for (Segment segment : all()) {
+            Point from = onto.onStage(segment.from());
+            Point to = onto.onStage(segment.to());
             elements.add(new MoveTo(from.x(), from.y()));
             elements.add(new LineTo(to.x(), to.y()));
         }

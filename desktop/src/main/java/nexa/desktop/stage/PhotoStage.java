@@ -1,12 +1,16 @@
 package nexa.desktop.stage;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.DevicePixels;
@@ -75,6 +79,20 @@ public final class PhotoStage extends Region {
         return tools.trim();
     }
 
+    /** Hears of every handle of a line that is made; each has its {@link LineEnds.End} as user data. */
+    public void onLineEndMade(Consumer<StackPane> listener) {
+        tools.lineEnds().onMade(listener);
+    }
+
+    /** Shows the lines that stay with the photo, in its pixels, with a handle at each end, and all of it; none for no lines. */
+    public void showLines(List<Segment> lines) {
+        tools.showLines(lines);
+        if (placing.hasLines() == lines.isEmpty()) {
+            placing.setHasLines(!lines.isEmpty());
+            fitAgain();
+        }
+    }
+
     /** How the photo lies at this moment, if there is one. */
     public Optional<Projection> projection() {
         return shown.map(Lying::projection);
@@ -89,6 +107,7 @@ public final class PhotoStage extends Region {
     public void show(PhotoCrop crop) {
         boolean isSame = base.map(before -> before.photo().hasSamePictureAs(crop.photo()))
                 .orElse(false);
+        boolean isInSamePlane = isSame && base.orElseThrow().photo().hasSamePlaneAs(crop.photo());
         base = Optional.of(crop);
         isTurning = false;
         if (!isSame) {
@@ -103,7 +122,7 @@ public final class PhotoStage extends Region {
         if (!reading.sources().isEmpty() && placing.hasSize()) {
             Lying home = home();
             Angle angle = home.projection().angle();
-            if (isSame && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
+            if (isInSamePlane && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
                 glide(home);
             } else {
                 aim(home);

@@ -16,6 +16,7 @@ final class Placing {
 
     private final Region stage;
     private boolean holdsPhoto;
+    private boolean hasLines;
     private boolean isZoomed;
 
     Placing(Region stage) {
@@ -31,7 +32,16 @@ final class Placing {
     }
 
     boolean holdsPhoto() {
-        return holdsPhoto;
+        return holdsPhoto || hasLines;
+    }
+
+    /** Whether lines on the photo are worked with, so that all of it is to be in sight. */
+    boolean hasLines() {
+        return hasLines;
+    }
+
+    void setHasLines(boolean lines) {
+        hasLines = lines;
     }
 
     void setHoldsPhoto(boolean photo) {
@@ -58,7 +68,7 @@ final class Placing {
     }
 
     private Projection atRest(PhotoCrop of, Crop crop) {
-        return holdsPhoto
+        return holdsPhoto()
                 ? whole(of)
                 : Projection.fitting(size(), MARGIN, crop, of.photo().angle());
     }
@@ -97,7 +107,7 @@ final class Placing {
         double next = Math.min(LARGEST_SCALE, scale);
         isZoomed = next > rest.scale();
         return now.with(
-                isZoomed ? Projection.with(lying.stage(), lying.toPhoto(pointer), pointer, next, lying.angle()) : rest);
+                isZoomed ? Projection.with(lying.stage(), lying.toPlane(pointer), pointer, next, lying.angle()) : rest);
     }
 
     /** Moved by screen pixels. */
@@ -109,7 +119,7 @@ final class Placing {
 
     /** Slid under its crop, which stays where it is on the stage; or the crop over the photo, if that holds still. */
     Lying slid(Lying now, Crop draft) {
-        Point way = holdsPhoto ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
+        Point way = holdsPhoto() ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
         Projection lying = now.projection();
         return new Lying(lying.movedTo(lying.middle().plus(way)), draft);
     }

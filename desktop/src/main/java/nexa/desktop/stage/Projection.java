@@ -9,11 +9,11 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 
 /**
- * How a photo lies on the stage: which of its points is in the middle, and how large and turned it is.
+ * How the plane of a photo lies on the stage: which of its points is in the middle, and how large and turned it is.
  *
  * @param stage the stage's size in screen pixels
- * @param middle the photo's point in the middle of the stage
- * @param scale screen pixels a photo pixel
+ * @param middle the plane's point in the middle of the stage
+ * @param scale screen pixels a pixel of the plane
  * @param angle how far the photo is turned
  */
 public record Projection(Size stage, Point middle, double scale, Angle angle) {
@@ -37,23 +37,23 @@ public record Projection(Size stage, Point middle, double scale, Angle angle) {
         return fitting(stage, margin, new Crop(middle, size), angle);
     }
 
-    /** The photo moved so that one of its points lies at a place of the stage, turned and scaled as given. */
+    /** The photo moved so that one of its plane's points lies at a place of the stage, turned and scaled as given. */
     static Projection with(Size stage, Point inPhoto, Point onScreen, double scale, Angle angle) {
         Point way = new Point(stage.width() / 2, stage.height() / 2).minus(onScreen);
         return new Projection(stage, inPhoto.plus(angle.toPhoto(way.times(1 / scale))), scale, angle);
     }
 
-    /** The same with another of the photo's points in the middle. */
+    /** The same with another of the plane's points in the middle. */
     Projection movedTo(Point newMiddle) {
         return new Projection(stage, newMiddle, scale, angle);
     }
 
-    public Point toScreen(Point inPhoto) {
-        Point way = angle.toScreen(inPhoto.minus(middle)).times(scale);
+    public Point toScreen(Point inPlane) {
+        Point way = angle.toScreen(inPlane.minus(middle)).times(scale);
         return new Point(stage.width() / 2 + way.x(), stage.height() / 2 + way.y());
     }
 
-    public Point toPhoto(Point onScreen) {
+    public Point toPlane(Point onScreen) {
         Point way = new Point(onScreen.x() - stage.width() / 2, onScreen.y() - stage.height() / 2);
         return middle.plus(angle.toPhoto(way.times(1 / scale)));
     }

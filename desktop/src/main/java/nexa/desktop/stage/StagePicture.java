@@ -29,8 +29,8 @@ final class StagePicture {
      */
     record Detail(double beyond, double density) {}
 
-    /** A drawing and the projection it was made for. */
-    record Drawing(Picture picture, Projection projection, Detail detail) {
+    /** A drawing of a photo, and the projection it was made for. */
+    record Drawing(Picture picture, Photo photo, Projection projection, Detail detail) {
         double beyond() {
             return detail.beyond();
         }
@@ -93,7 +93,7 @@ final class StagePicture {
         Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
         // While it is being turned, it lies otherwise than the shoot says.
         Photo lying = photo.withAngle(projection.angle());
-        return new Drawing(ScreenRenderer.render(source, lying, part, width, height), projection, detail);
+        return new Drawing(ScreenRenderer.render(source, lying, part, width, height), lying, projection, detail);
     }
 
     void dispose() {

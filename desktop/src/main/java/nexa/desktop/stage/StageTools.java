@@ -4,12 +4,14 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Segment;
 import nexa.core.series.PhotoCrop;
 
 /** What lies over the picture: the crop with its tools, or the sides of the trim over the whole photo, or nothing. */
 final class StageTools {
     private final CropOverlay crop = new CropOverlay();
     private final TrimOverlay trim = new TrimOverlay();
+    private final LineEnds lineEnds = new LineEnds();
     private final StageNotes notes;
     private boolean isUncropped;
     private boolean isTrimming;
@@ -21,7 +23,7 @@ final class StageTools {
     }
 
     List<Node> nodes() {
-        return List.of(crop, trim);
+        return List.of(crop, trim, lineEnds);
     }
 
     CropOverlay crop() {
@@ -30,6 +32,10 @@ final class StageTools {
 
     TrimOverlay trim() {
         return trim;
+    }
+
+    LineEnds lineEnds() {
+        return lineEnds;
     }
 
     void setUncropped(boolean uncropped) {
@@ -47,6 +53,12 @@ final class StageTools {
         return isUncropped || isTrimming;
     }
 
+    /** Shows lines of the photo, in its pixels, with a handle at each end. */
+    void showLines(List<Segment> lines) {
+        crop.onPhoto().keep(lines);
+        lineEnds.show(lines);
+    }
+
     /** There is no photo to lie over. */
     void hide() {
         hasPhoto = false;
@@ -56,6 +68,7 @@ final class StageTools {
     private void show() {
         crop.setVisible(hasPhoto && !showWhole());
         trim.setVisible(hasPhoto && isTrimming && !isUncropped);
+        lineEnds.setVisible(crop.isVisible());
         notes.setKeptShown(crop.isVisible());
     }
 
@@ -65,6 +78,7 @@ final class StageTools {
         Rectangle frame = now.frame();
         crop.lay(frame, now.projection(), of.photo());
         trim.lay(now.projection(), of.photo());
+        lineEnds.lay(now.projection(), of.photo().plane());
         notes.showKept(now.crop().size().area() / of.outline().area(), frame);
         show();
     }
@@ -72,5 +86,6 @@ final class StageTools {
     void fill(Region stage) {
         crop.resizeRelocate(0, 0, stage.getWidth(), stage.getHeight());
         trim.resizeRelocate(0, 0, stage.getWidth(), stage.getHeight());
+        lineEnds.resizeRelocate(0, 0, stage.getWidth(), stage.getHeight());
     }
 }

@@ -8,6 +8,7 @@ import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Polygon;
+import nexa.core.geometry.Angle;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Photo;
@@ -33,7 +34,7 @@ public final class TrimOverlay extends Pane {
         getChildren().addAll(veil, halo, edge);
         for (Trim.Side side : Trim.Side.values()) {
             Cursor cursor = side.isUpright() ? Cursor.H_RESIZE : Cursor.V_RESIZE;
-            Grip grip = new Grip(side, "trim-handle-", "trim.handle", cursor);
+            Grip grip = Grip.of(side, "trim-handle-", "trim.handle", cursor);
             handles.put(side, grip);
             getChildren().add(grip);
         }
@@ -45,8 +46,11 @@ public final class TrimOverlay extends Pane {
     }
 
     void lay(Projection projection, Photo photo) {
-        Outline left = photo.outline();
-        List<Point> corners = left.corners().stream().map(projection::toScreen).toList();
+        List<Point> corners = new Outline(photo.remaining(), Angle.NONE)
+                .corners().stream()
+                        .map(photo.plane()::toPlane)
+                        .map(projection::toScreen)
+                        .toList();
         veil.lay(photo.edges().corners().stream().map(projection::toScreen).toList(), corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDateTime;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nexa.core.format.PixelSize;
 import nexa.core.shoot.FileIdentity;
 import nexa.imaging.decode.ExifOrientation;
@@ -33,20 +34,18 @@ class CameraWordsTest {
                 Optional.of("Kilnaro 2"),
                 Optional.of("Long 52 mm"),
                 Optional.of(52.0),
+                OptionalDouble.of(52),
                 Optional.of(5.6),
                 Optional.of(seconds),
                 Optional.of(1600));
     }
-
-    private static final CameraData SILENT = new CameraData(
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     @Test
     void timeCameraAndLensAreSaidAsFarAsTheyAreKnown() {
         LocalDateTime time = LocalDateTime.of(2026, 3, 9, 14, 5, 7);
         assertThat(CameraWords.gear(facts(Optional.of(time), exposed(0.01))))
                 .isEqualTo("9 Mar 2026, 14:05:07   Kilnaro 2   Long 52 mm");
-        assertThat(CameraWords.gear(facts(Optional.empty(), SILENT))).isEmpty();
+        assertThat(CameraWords.gear(facts(Optional.empty(), CameraData.NONE))).isEmpty();
     }
 
     @ParameterizedTest
@@ -59,6 +58,6 @@ class CameraWordsTest {
 
     @Test
     void aPhotoThatSaysNothingHasNoExposure() {
-        assertThat(CameraWords.exposure(facts(Optional.empty(), SILENT))).isEmpty();
+        assertThat(CameraWords.exposure(facts(Optional.empty(), CameraData.NONE))).isEmpty();
     }
 }

@@ -25,7 +25,7 @@ class ProjectionTest {
                     0.05 + random.nextDouble(),
                     new Angle(90 * random.nextDouble() - 45));
             Point inPhoto = new Point(6000 * random.nextDouble(), 4000 * random.nextDouble());
-            assertThat(projection.toPhoto(projection.toScreen(inPhoto)).distance(inPhoto))
+            assertThat(projection.toPlane(projection.toScreen(inPhoto)).distance(inPhoto))
                     .isLessThan(1e-6);
         }
     }
@@ -62,9 +62,9 @@ class ProjectionTest {
     void zoomingHoldsThePointUnderThePointer() {
         Projection before = new Projection(ROOM, new Point(3000, 2000), 0.2, new Angle(4));
         Point pointer = new Point(700, 130);
-        Point under = before.toPhoto(pointer);
+        Point under = before.toPlane(pointer);
         Projection after = Projection.with(ROOM, under, pointer, 1, before.angle());
-        assertThat(after.toPhoto(pointer).distance(under)).isLessThan(1e-9);
+        assertThat(after.toPlane(pointer).distance(under)).isLessThan(1e-9);
         assertThat(after.scale()).isEqualTo(1);
     }
 

@@ -6,6 +6,7 @@ import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * How a photo was taken, as far as it says so.
@@ -13,6 +14,7 @@ import java.util.Optional;
  * @param camera its model
  * @param lens its model
  * @param focalLength in millimetres
+ * @param focalLength35 in millimetres on 36 × 24 mm
  * @param aperture the f-number
  * @param exposure in seconds
  * @param iso the sensitivity
@@ -21,9 +23,20 @@ public record CameraData(
         Optional<String> camera,
         Optional<String> lens,
         Optional<Double> focalLength,
+        OptionalDouble focalLength35,
         Optional<Double> aperture,
         Optional<Double> exposure,
         Optional<Integer> iso) {
+
+    /** Of a photo that says nothing of it. */
+    public static final CameraData NONE = new CameraData(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
 
     static CameraData of(Metadata metadata) {
         ExifIFD0Directory main = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
@@ -32,9 +45,15 @@ public record CameraData(
                 text(main, ExifDirectoryBase.TAG_MODEL),
                 text(exif, ExifDirectoryBase.TAG_LENS_MODEL),
                 number(exif, ExifDirectoryBase.TAG_FOCAL_LENGTH),
+                whole(exif, ExifDirectoryBase.TAG_35MM_FILM_EQUIV_FOCAL_LENGTH),
                 number(exif, ExifDirectoryBase.TAG_FNUMBER),
                 number(exif, ExifDirectoryBase.TAG_EXPOSURE_TIME),
                 Optional.ofNullable(exif).map(found -> found.getInteger(ExifDirectoryBase.TAG_ISO_EQUIVALENT)));
+    }
+
+    private static OptionalDouble whole(ExifDirectoryBase directory, int tag) {
+        Integer value = directory == null ? null : directory.getInteger(tag);
+        return value == null || value <= 0 ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static Optional<String> text(ExifDirectoryBase directory, int tag) {

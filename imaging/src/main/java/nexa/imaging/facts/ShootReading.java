@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -27,6 +28,12 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     public ShootReading {
         facts = Map.copyOf(facts);
         problems = Map.copyOf(problems);
+    }
+
+    /** The focal length that a photo's file says, in millimetres on 36 × 24 mm. */
+    public OptionalDouble focalLength35(String file) {
+        PhotoFacts known = facts.get(file);
+        return known == null ? OptionalDouble.empty() : known.camera().focalLength35();
     }
 
     /** Reads every photo's facts. Stops early, with what has been read, when the thread is interrupted. */

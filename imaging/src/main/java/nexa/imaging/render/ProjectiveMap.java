@@ -1,11 +1,14 @@
 package nexa.imaging.render;
 
+import com.google.common.primitives.Ints;
+import java.util.ArrayList;
 import java.util.List;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Homography;
 import nexa.core.shape.Homography.Row;
 import org.bytedeco.javacpp.DoublePointer;
+import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -74,6 +77,43 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
             opencv_imgproc.warpPerspective(
                     from, to, matrix, size, how | opencv_imgproc.WARP_INVERSE_MAP, beyond.border(), nothing);
         }
+        if (beyond == Beyond.NOTHING) {
+            clearBehind(to, result);
+        }
+    }
+
+    /** Behind the camera there is nothing, though the map leads to the photo from there too, the other way round. */
+    private void clearBehind(Mat to, PixelSize result) {
+        List<Point> around = List.of(
+                new Point(0, 0),
+                new Point(result.width(), 0),
+                new Point(result.width(), result.height()),
+                new Point(0, result.height()));
+        List<Integer> behind = new ArrayList<>();
+        for (int i = 0; i < around.size(); i++) {
+            Point one = around.get(i);
+            Point next = around.get((i + 1) % around.size());
+            double deep = depth.at(one);
+            double nextDeep = depth.at(next);
+            if (deep <= 0) {
+                add(one, behind);
+            }
+            if (deep <= 0 != nextDeep <= 0) {
+                add(one.plus(next.minus(one).times(deep / (deep - nextDeep))), behind);
+            }
+        }
+        if (behind.size() > 4) {
+            try (IntPointer places = new IntPointer(Ints.toArray(behind));
+                    Mat polygon = new Mat(behind.size() / 2, 1, opencv_core.CV_32SC2, places);
+                    Scalar nothing = new Scalar(0, 0, 0, 0)) {
+                opencv_imgproc.fillConvexPoly(to, polygon, nothing);
+            }
+        }
+    }
+
+    private static void add(Point place, List<Integer> polygon) {
+        polygon.add((int) Math.round(place.x()));
+        polygon.add((int) Math.round(place.y()));
     }
 
     private Mat matrix() {

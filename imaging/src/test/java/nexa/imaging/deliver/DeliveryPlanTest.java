@@ -32,8 +32,6 @@ import org.junit.jupiter.api.Test;
 
 /** Which files leave, and under which names. No photo is needed to tell. */
 class DeliveryPlanTest {
-    private static final CameraData NO_CAMERA = new CameraData(
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     private static final Format POST = Format.of("post", "Post", Ratio.of("4", "5"))
             .withTurn(FormatTurn.TALL)
             .withSize(new OutputSize.Pixels(1080, 1350));
@@ -58,7 +56,7 @@ class DeliveryPlanTest {
                                 new StoredPixels(new PixelSize(3000, 2000), 3),
                                 ExifOrientation.UPRIGHT,
                                 Optional.of(new CaptureTime(time, Optional.empty())),
-                                NO_CAMERA,
+                                CameraData.NONE,
                                 Optional.empty(),
                                 new FileIdentity(1, "x"))));
         return new ShootReading(facts, Map.of());

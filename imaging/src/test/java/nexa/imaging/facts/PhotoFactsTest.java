@@ -183,13 +183,7 @@ class PhotoFactsTest {
                 new StoredPixels(new PixelSize(300, 200), 3),
                 ExifOrientation.UPRIGHT,
                 Optional.of(new CaptureTime(LocalDateTime.parse(local), zone)),
-                new CameraData(
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty()),
+                CameraData.NONE,
                 Optional.empty(),
                 new FileIdentity(1, "x"));
     }

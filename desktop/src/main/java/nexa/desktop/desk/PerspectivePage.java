@@ -1,0 +1,214 @@
+package nexa.desktop.desk;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.shape.FocalLength;
+import nexa.core.shape.Perspective;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.Words;
+
+/** The page of the shape for a photo's perspective: by scales, by numbers, by lines. */
+public final class PerspectivePage {
+    /** What can be done with the perspective. */
+    public interface Actions {
+        /**
+         * Tilt and swing are set by hand, in degrees.
+         *
+         * @param isHeld whether the hand is still at it
+         */
+        void faced(double tilt, double swing, boolean isHeld);
+
+        /** The hand let go. */
+        void letGo();
+
+        /** How much is taken out, in per cent. */
+        void strength(double strength);
+
+        /** Width over height of what was square. */
+        void stretch(double stretch);
+
+        /** The focal length, in millimetres on 36 × 24 mm. */
+        void focalLength(double millimetres);
+
+        /** Draws lines, shows those that are there, or puts them away. */
+        void byLines();
+
+        /** The perspective, as shot. */
+        void asShot();
+
+        /** Something was typed that is no number, or out of range. */
+        void notANumber(String text);
+    }
+
+    private final Actions actions;
+    private final FineScale tilt;
+    private final FineScale swing;
+    private final TextField tiltNumber;
+    private final TextField swingNumber;
+    private final TextField strength;
+    private final TextField stretch;
+    private final TextField focal;
+    private final Label source = Parts.label("", "small", "quiet");
+    private final ToggleButton byLines;
+    private final Button asShot;
+    private final VBox node;
+    private Optional<Perspective> shown = Optional.empty();
+    private FocalLength shownFocal = FocalLength.of(Optional.empty(), OptionalDouble.empty());
+
+    public PerspectivePage(Actions actions) {
+        this.actions = actions;
+        tilt = new FineScale("tilt", "perspective.tilt", Perspective.MOST, new Moving(true));
+        swing = new FineScale("swing", "perspective.swing", Perspective.MOST, new Moving(false));
+        tiltNumber = number("tilt-number", "perspective.tilt", 4, degrees -> facedTo(degrees, now().swing()));
+        swingNumber = number("swing-number", "perspective.swing", 4, degrees -> facedTo(now().tilt(), degrees));
+        stretch = number("stretch", "perspective.stretch", 3, actions::stretch);
+        focal = number("focal-length", "perspective.focal", 4, actions::focalLength);
+        strength = number("strength", "perspective.strength", 4, actions::strength);
+        byLines = Parts.toggle("perspective.byLines", "choice", "small-button");
+        byLines.setId("by-lines");
+        byLines.setMinWidth(Region.USE_PREF_SIZE);
+        byLines.setOnAction(event -> actions.byLines());
+        asShot = Parts.button("perspective.asShot", actions::asShot, "small-button");
+        asShot.setId("perspective-as-shot");
+        asShot.setMinWidth(Region.USE_PREF_SIZE);
+        GridPane grid = new GridPane();
+        grid.setHgap(5);
+        grid.setVgap(2);
+        addRow(grid, 0, "perspective.tilt", tilt, tiltNumber, "perspective.stretch", stretch);
+        addRow(grid, 1, "perspective.swing", swing, swingNumber, "perspective.focal", focal);
+        HBox foot = new HBox(
+                5, byLines, Parts.label(Words.get("perspective.strength"), "small", "quiet"), strength, Parts.spacer());
+        foot.getChildren().addAll(source, asShot);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        node = new VBox(4, grid, foot);
+    }
+
+    private static void addRow(
+            GridPane grid, int row, String key, FineScale scale, TextField number, String otherKey, TextField other) {
+        Label name = Parts.label(Words.get(key), "small", "quiet");
+        Label otherName = Parts.label(Words.get(otherKey), "small", "quiet");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        otherName.setMinWidth(Region.USE_PREF_SIZE);
+        GridPane.setHgrow(scale, Priority.ALWAYS);
+        grid.addRow(row, name, scale, number, otherName, other);
+    }
+
+    /** One of the scales is moved. */
+    private final class Moving implements FineScale.Listener {
+        private final boolean isTilt;
+
+        Moving(boolean isTilt) {
+            this.isTilt = isTilt;
+        }
+
+        @Override
+        public void moved(double degrees, boolean isHeld) {
+            actions.faced(isTilt ? degrees : now().tilt(), isTilt ? now().swing() : degrees, isHeld);
+        }
+
+        @Override
+        public void letGo() {
+            actions.letGo();
+        }
+    }
+
+    private void facedTo(double newTilt, double newSwing) {
+        actions.faced(newTilt, newSwing, false);
+        actions.letGo();
+    }
+
+    private Perspective now() {
+        return shown.orElseGet(() -> Perspective.none(shownFocal.millimetres()));
+    }
+
+    private TextField number(String id, String key, int columns, DoubleConsumer typed) {
+        TextField text =
+                Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
+        text.setMinWidth(Region.USE_PREF_SIZE);
+        text.setOnAction(event -> {
+            try {
+                typed.accept(read(text.getText()));
+            } catch (IllegalArgumentException e) {
+                actions.notANumber(text.getText());
+            }
+            refill();
+        });
+        return text;
+    }
+
+    private static double read(String typed) {
+        String plain = typed.toLowerCase(Locale.ROOT)
+                .replace('−', '-')
+                .replace(',', '.')
+                .replaceAll("[°%\\s\\u2009\\u00A0]|mm", "");
+        return Double.parseDouble(plain);
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void show(Optional<Perspective> perspective, FocalLength focalLength) {
+        shown = perspective;
+        shownFocal = focalLength;
+        tilt.show(now().tilt());
+        swing.show(now().swing());
+        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
+            if (!text.isFocused()) {
+                fill(text);
+            }
+        }
+        strength.setDisable(now().tilt() == 0 && now().swing() == 0);
+        source.setText(Words.of("focal.source", focalLength.source()));
+        asShot.setDisable(perspective.isEmpty());
+    }
+
+    private void refill() {
+        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
+            fill(text);
+        }
+    }
+
+    private void fill(TextField text) {
+        Perspective now = now();
+        if (text == tiltNumber) {
+            text.setText(Words.get("level.degrees", Words.number(now.tilt(), 2)));
+        } else if (text == swingNumber) {
+            text.setText(Words.get("level.degrees", Words.number(now.swing(), 2)));
+        } else if (text == strength) {
+            text.setText(Words.get("desk.percent.value", Words.number(now.strength(), 0)));
+        } else if (text == stretch) {
+            text.setText(Words.number(now.stretch(), 2));
+        } else {
+            text.setText(Words.get("camera.focal", Words.number(shownFocal.millimetres(), 0)));
+        }
+    }
+
+    /** Whether the lines are being drawn, or shown. */
+    public void markByLines(boolean isOn) {
+        byLines.setSelected(isOn);
+    }
+
+    void clear() {
+        shown = Optional.empty();
+        tilt.show(0);
+        swing.show(0);
+        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
+            text.clear();
+        }
+        source.setText("");
+    }
+}

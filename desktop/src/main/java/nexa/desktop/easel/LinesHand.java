@@ -1,0 +1,271 @@
+package nexa.desktop.easel;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.geometry.Point2D;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.shape.FromLines;
+import nexa.core.shape.Plane;
+import nexa.core.shape.SceneLines;
+import nexa.core.shoot.Photo;
+import nexa.desktop.parts.Words;
+import nexa.desktop.stage.LineEnds;
+import nexa.desktop.stage.PhotoStage;
+import nexa.desktop.stage.Projection;
+
+/** The lines by which the photo's perspective is put right: shown, moved at their ends, added to, put away. */
+final class LinesHand implements LinesBar.Actions {
+    /** A line is drawn to within so many pixels of the screen. */
+    private static final double DRAWN_WITHIN = Math.sqrt(2);
+
+    private final PhotoStage stage;
+    private final StageHand hand;
+    private final Reshaping reshaping;
+    private final Consumer<String> say;
+    private final Runnable changed;
+    private final LinesBar bar = new LinesBar(this);
+    /** All lines at hand, of which the perspective may go by some; empty while they are put away. */
+    private Optional<SceneLines> lines = Optional.empty();
+    private LinesUse use = LinesUse.UPRIGHTS;
+    private Optional<Drag> drag = Optional.empty();
+
+    /**
+     * An end of a line that is dragged, told by how the photo lay when that began: it changes while the line does.
+     *
+     * @param grip from the end to the pointer, on the stage
+     */
+    private record Drag(LineEnds.End end, Projection projection, Plane plane, Point grip) {
+        Point inPhoto(Point pointer) {
+            return plane.toPhoto(projection.toPlane(pointer.minus(grip)));
+        }
+    }
+
+    /**
+     * With the lines put away.
+     *
+     * @param say hears what there is to say by the pointer
+     * @param changed hears that lines were taken to hand or put away
+     */
+    LinesHand(PhotoStage stage, StageHand hand, Reshaping reshaping, Consumer<String> say, Runnable changed) {
+        this.stage = stage;
+        this.hand = hand;
+        this.reshaping = reshaping;
+        this.say = say;
+        this.changed = changed;
+        stage.onLineEndMade(this::listenTo);
+    }
+
+    LinesBar node() {
+        return bar;
+    }
+
+    /** Whether lines are at hand. */
+    boolean isShown() {
+        return lines.isPresent();
+    }
+
+    /** Takes the lines to hand that stay with the photo. */
+    void showOwn() {
+        reshaping.lines().ifPresent(own -> show(own, LinesUse.by(own)));
+    }
+
+    /**
+     * Makes a perspective from lines that were traced.
+     *
+     * @param traced in the photo's pixels
+     */
+    void make(LinesUse wanted, List<Segment> traced) {
+        reshaping.photo().ifPresent(photo -> {
+            SceneLines sorted = sorted(photo, traced);
+            if (reshaping.solve(photo, wanted.of(sorted), false)) {
+                hand.gestures().finish();
+                hand.tools().putAllDown();
+                show(sorted, wanted);
+            }
+        });
+    }
+
+    /** Lines in the photo's pixels, by kind. */
+    static SceneLines sorted(Photo photo, List<Segment> traced) {
+        List<Segment> stored = traced.stream()
+                .map(line -> new Segment(
+                        SceneLines.stored(line.from(), photo.size()), SceneLines.stored(line.to(), photo.size())))
+                .toList();
+        return SceneLines.sorted(stored, photo.space(), photo.angle());
+    }
+
+    @Override
+    public void make(LinesUse wanted) {
+        lines.ifPresent(known -> solve(known, wanted));
+        stage.requestFocus();
+    }
+
+    /** Puts the perspective right by other lines, as one edit; those at hand stay if that cannot be. */
+    private void solve(SceneLines wanted, LinesUse by) {
+        reshaping.photo().ifPresent(photo -> {
+            if (reshaping.solve(photo, by.of(wanted), false)) {
+                lines = Optional.of(wanted);
+                use = by;
+            }
+            hand.gestures().finish();
+            tell();
+        });
+    }
+
+    @Override
+    public void turnOnly() {
+        lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
+            List<Segment> inPhoto = inPhoto(photo, known);
+            putAway();
+            hand.gestures().photo().reshape(Optional.empty(), photo.angle(), false);
+            hand.gestures().finish();
+            hand.tools().tracing().levelBy(inPhoto);
+        }));
+        stage.requestFocus();
+    }
+
+    @Override
+    public void remove(int line) {
+        lines.ifPresent(known -> {
+            SceneLines left = known.without(line);
+            List<LinesUse> possible = LinesUse.offered(left);
+            if (possible.isEmpty()) {
+                say.accept(Words.of("lines.refused", FromLines.Reason.ONE_LINE));
+            } else {
+                solve(left, possible.contains(use) ? use : possible.get(0));
+            }
+        });
+    }
+
+    /**
+     * Adds a line that was drawn while others are at hand.
+     *
+     * @param drawn in the photo's pixels
+     */
+    void add(Segment drawn) {
+        lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
+            List<Segment> all = Stream.concat(inPhoto(photo, known).stream(), Stream.of(drawn))
+                    .toList();
+            solve(sorted(photo, all), use);
+        }));
+    }
+
+    @Override
+    public void putAway() {
+        lines = Optional.empty();
+        drag = Optional.empty();
+        stage.showLines(List.of());
+        bar.hide();
+        changed.run();
+    }
+
+    private void show(SceneLines known, LinesUse by) {
+        lines = Optional.of(known);
+        use = by;
+        tell();
+        changed.run();
+    }
+
+    /** The photo may have changed: the lines at hand are its own still, or those it has now. */
+    void refresh() {
+        if (lines.isPresent()) {
+            Optional<SceneLines> own = reshaping.lines();
+            if (own.isEmpty()) {
+                putAway();
+            } else if (own.get().equals(use.of(lines.get()))) {
+                tell();
+            } else {
+                showOwn();
+            }
+        }
+    }
+
+    private static List<Segment> inPhoto(Photo photo, SceneLines known) {
+        return known.all().stream()
+                .map(line -> new Segment(
+                        photo.space().inPhoto(line.from()), photo.space().inPhoto(line.to())))
+                .toList();
+    }
+
+    /** Shows the lines and what is made of them. */
+    private void tell() {
+        lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
+            stage.showLines(inPhoto(photo, known));
+            SceneLines used = use.of(known);
+            FromLines solver = reshaping.solver(photo);
+            double off = solver.solve(used) instanceof FromLines.Solved solved ? solved.off() : 0;
+            OptionalDouble uncertainty = stage.projection()
+                    .map(projection -> solver.uncertainty(used, DRAWN_WITHIN / projection.scale()))
+                    .orElse(OptionalDouble.empty());
+            bar.show(known, use, off, uncertainty);
+            if (!hand.gestures().isBusy()) {
+                bar.place(stage);
+            }
+        }));
+    }
+
+    private void listenTo(StackPane grip) {
+        LineEnds.End end = (LineEnds.End) grip.getUserData();
+        grip.setOnMousePressed(event -> {
+            grip.requestFocus();
+            if (event.getButton() == MouseButton.PRIMARY) {
+                take(end, pointIn(event));
+            }
+            event.consume();
+        });
+        grip.setOnMouseDragged(event -> {
+            drag.filter(begun -> begun.end().equals(end))
+                    .ifPresent(begun -> move(end, begun.inPhoto(pointIn(event)), true));
+            event.consume();
+        });
+        grip.setOnMouseReleased(event -> {
+            drag = Optional.empty();
+            hand.gestures().finish();
+            refresh();
+            event.consume();
+        });
+    }
+
+    private Point pointIn(MouseEvent event) {
+        Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
+        return new Point(onStage.getX(), onStage.getY());
+    }
+
+    private void take(LineEnds.End end, Point pointer) {
+        hand.gestures().finish();
+        reshaping.photo().ifPresent(photo -> stage.projection().ifPresent(projection -> {
+            Plane plane = photo.plane();
+            Point at = end.of(inPhoto(photo, lines.orElseThrow()).get(end.line()));
+            Point grip = pointer.minus(projection.toScreen(plane.toPlane(at)));
+            drag = Optional.of(new Drag(end, projection, plane, grip));
+        }));
+    }
+
+    /** Moves an end of a line by pixels of the photo, right and down on screen positive. */
+    void move(LineEnds.End end, Point pixels) {
+        lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
+            Point way = photo.angle().toPhoto(pixels);
+            move(end, end.of(inPhoto(photo, known).get(end.line())).plus(way), false);
+        }));
+    }
+
+    private void move(LineEnds.End end, Point inPhoto, boolean isHeld) {
+        reshaping.photo().ifPresent(photo -> {
+            SceneLines known = lines.orElseThrow();
+            Segment line = end.moved(known.all().get(end.line()), SceneLines.stored(inPhoto, photo.size()));
+            SceneLines moved = known.with(end.line(), line);
+            lines = Optional.of(moved);
+            if (!use.of(moved).equals(use.of(known))) {
+                reshaping.solve(photo, use.of(moved), isHeld);
+            }
+            tell();
+        });
+    }
+}
