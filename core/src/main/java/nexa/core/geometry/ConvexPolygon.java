@@ -1,9 +1,7 @@
 package nexa.core.geometry;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** A region within any convex corners. How a wish settles in it is what {@link Rectangle} does where all edges are far apart. */
 final class ConvexPolygon implements Region {
@@ -75,13 +73,18 @@ final class ConvexPolygon implements Region {
         double across = bounds.extent().x() / 2 / unit;
         double down = bounds.extent().y() / 2 / unit;
         // The bounding box, so that three rows meet where only two opposite edges hold the crop.
-        List<Tightest.Row> start = List.of(
-                new Tightest.Row(1, 0, 0, across),
-                new Tightest.Row(-1, 0, 0, across),
-                new Tightest.Row(0, 1, 0, down),
-                new Tightest.Row(0, -1, 0, down),
-                new Tightest.Row(0, 0, 1, BEYOND_GROWTH));
-        return new Tightest(new Tightest.Largest(), scaled.rows()).from(start).t() / scaled.reach();
+        Tightest.Row right = new Tightest.Row(1, 0, 0, across);
+        Tightest.Row below = new Tightest.Row(0, 1, 0, down);
+        Tightest.Row most = new Tightest.Row(0, 0, 1, BEYOND_GROWTH);
+        List<Tightest.Row> rows = scaled.rows();
+        Tightest.Aim aim = new Tightest.Largest();
+        Tightest.Answer answer = new ActiveRows(aim, rows).from(right, below, most);
+        if (answer == null) {
+            Tightest.Row left = new Tightest.Row(-1, 0, 0, across);
+            Tightest.Row above = new Tightest.Row(0, -1, 0, down);
+            answer = new Tightest(aim, rows).from(List.of(right, left, below, above, most));
+        }
+        return answer.t() / scaled.reach();
     }
 
     @Override
@@ -90,16 +93,30 @@ final class ConvexPolygon implements Region {
         return unitHigh.times(growth(unitHigh, angle));
     }
 
+    /** How far a crop of a size reaches from its centre towards each edge. */
+    private double[] reaches(Size crop, Angle angle) {
+        Point right = angle.toPhoto(new Point(1, 0));
+        Point down = angle.toPhoto(new Point(0, 1));
+        double[] reaches = new double[edges.size()];
+        for (int i = 0; i < reaches.length; i++) {
+            reaches[i] = edges.get(i).reach(crop, right, down);
+        }
+        return reaches;
+    }
+
     /** The edges as rows for a crop, in coordinates from the middle, the half size being 1 and the longest reach 1. */
     private final class Scaled {
         private final double[] reaches;
         private final double longest;
 
         Scaled(Size crop, Angle angle) {
-            reaches = edges.stream()
-                    .mapToDouble(edge -> edge.reach(crop, angle) / unit)
-                    .toArray();
-            longest = Arrays.stream(reaches).max().orElseThrow();
+            reaches = reaches(crop, angle);
+            double most = 0;
+            for (int i = 0; i < reaches.length; i++) {
+                reaches[i] /= unit;
+                most = Math.max(most, reaches[i]);
+            }
+            longest = most;
         }
 
         /** What a factor has to be multiplied by in these coordinates. */
@@ -108,7 +125,7 @@ final class ConvexPolygon implements Region {
         }
 
         List<Tightest.Row> rows() {
-            List<Tightest.Row> rows = new ArrayList<>();
+            List<Tightest.Row> rows = new ArrayList<>(edges.size() + 1);
             for (int i = 0; i < edges.size(); i++) {
                 HalfPlane edge = edges.get(i);
                 rows.add(new Tightest.Row(edge.x(), edge.y(), reaches[i] / longest, -edge.beyond(middle) / unit));
@@ -133,9 +150,13 @@ final class ConvexPolygon implements Region {
      */
     @Override
     public Crop settle(Crop wish, Angle angle) {
-        boolean isInside =
-                edges.stream().allMatch(edge -> edge.beyond(wish.centre()) + edge.reach(wish.size(), angle) <= SLACK);
-        return isInside ? wish : broughtIn(wish, angle);
+        double[] reaches = reaches(wish.size(), angle);
+        for (int i = 0; i < reaches.length; i++) {
+            if (edges.get(i).beyond(wish.centre()) + reaches[i] > SLACK) {
+                return broughtIn(wish, angle);
+            }
+        }
+        return wish;
     }
 
     private Crop broughtIn(Crop wish, Angle angle) {
@@ -145,15 +166,19 @@ final class ConvexPolygon implements Region {
         double diagonal = Math.hypot(wish.size().width(), wish.size().height());
         Tightest.Near near = new Tightest.Near(from.x(), from.y(), diagonal / unit / scaled.reach(), slide / unit);
         Tightest.Row wholly = new Tightest.Row(0, 0, 1, scaled.reach());
-        Tightest.Answer answer = new Tightest(
-                        near,
-                        Stream.concat(scaled.rows().stream(), Stream.of(wholly)).toList())
-                .from(List.of(wholly));
+        List<Tightest.Row> rows = scaled.rows();
+        rows.add(wholly);
+        Tightest.Answer answer = new ActiveRows(near, rows).from(wholly);
+        if (answer == null) {
+            answer = new Tightest(near, rows).from(List.of(wholly));
+        }
         double factor = answer.t() / scaled.reach();
-        double least = LEAST * Math.min(1, growth(wish.size(), angle));
-        if (factor < least) {
-            Size size = wish.size().times(least);
-            return new Crop(nearestCentre(wish.centre(), size, angle), size);
+        if (factor < LEAST) {
+            double least = LEAST * Math.min(1, growth(wish.size(), angle));
+            if (factor < least) {
+                Size size = wish.size().times(least);
+                return new Crop(nearestCentre(wish.centre(), size, angle), size);
+            }
         }
         Point centre = new Point(answer.x(), answer.y()).times(unit).plus(middle);
         return new Crop(centre, wish.size().times(factor));

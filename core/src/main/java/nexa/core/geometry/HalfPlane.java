@@ -30,8 +30,16 @@ public record HalfPlane(double x, double y, double limit) {
 
     /** How far a crop of this size reaches from its centre towards the edge. */
     public double reach(Size crop, Angle angle) {
-        double across = Math.abs(along(angle.toPhoto(new Point(1, 0))));
-        double down = Math.abs(along(angle.toPhoto(new Point(0, 1))));
-        return (crop.width() * across + crop.height() * down) / 2;
+        return reach(crop, angle.toPhoto(new Point(1, 0)), angle.toPhoto(new Point(0, 1)));
+    }
+
+    /**
+     * As {@link #reach(Size, Angle)}.
+     *
+     * @param right the way of length 1 that leads right on screen
+     * @param down the way of length 1 that leads down on screen
+     */
+    double reach(Size crop, Point right, Point down) {
+        return (crop.width() * Math.abs(along(right)) + crop.height() * Math.abs(along(down))) / 2;
     }
 }

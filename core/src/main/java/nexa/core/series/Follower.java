@@ -13,19 +13,40 @@ import nexa.core.shoot.Tune;
 /**
  * A photo that follows a lead: works out its crop from the lead's pattern, and the tune that makes a crop found by hand
  * of it.
- *
- * @param ratio the follower's own, width over height
- * @param own the wish it keeps for what it does not take from the lead, in pixels
  */
-record Follower(
-        Pattern lead,
-        Outline outline,
-        double ratio,
-        Optional<SubjectSpot> subject,
-        Set<Carry> carry,
-        Optional<Crop> own) {
+final class Follower {
     private static final double SHRUNK = 1e-9;
     private static final double MOVED = 1e-6;
+
+    private final Pattern lead;
+    private final Outline outline;
+    private final double ratio;
+    private final Crop untouched;
+    private final Optional<SubjectSpot> subject;
+    private final Set<Carry> carry;
+    private final Optional<Crop> own;
+
+    /**
+     * A follower.
+     *
+     * @param ratio its own, width over height
+     * @param own the wish it keeps for what it does not take from the lead, in pixels
+     */
+    Follower(
+            Pattern lead,
+            Outline outline,
+            double ratio,
+            Optional<SubjectSpot> subject,
+            Set<Carry> carry,
+            Optional<Crop> own) {
+        this.lead = lead;
+        this.outline = outline;
+        this.ratio = ratio;
+        this.untouched = outline.untouched(ratio);
+        this.subject = subject;
+        this.carry = carry;
+        this.own = own;
+    }
 
     /** A crop, and whether the photo's edges kept it from being what the lead asks for. */
     record Result(Crop crop, boolean isLimited) {}
@@ -59,7 +80,7 @@ record Follower(
             double shortSide = 2 * radius.getAsDouble() / lead.share().getAsDouble();
             return ratio >= 1 ? new Size(shortSide * ratio, shortSide) : new Size(shortSide, shortSide / ratio);
         }
-        return outline.untouched(ratio).size().times(lead.cover());
+        return untouched.size().times(lead.cover());
     }
 
     private Point centre(Size size) {
@@ -73,7 +94,7 @@ record Follower(
             return own.get().centre();
         }
         Point room = outline.roomOfCentre(size);
-        return outline.untouched(ratio)
+        return untouched
                 .centre()
                 .plus(new Point(
                         (lead.place().x() - 0.5) * room.x(), (lead.place().y() - 0.5) * room.y()));

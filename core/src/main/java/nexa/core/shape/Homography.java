@@ -30,6 +30,18 @@ public record Homography(Row x, Row y, Row depth) {
         return new Point(x.at(place) / deep, y.at(place) / deep);
     }
 
+    /** How what it leads to moves with a place. */
+    Matrix derivative(Point place) {
+        double deep = depth.at(place);
+        double across = x.at(place) / deep;
+        double down = y.at(place) / deep;
+        return new Matrix(
+                (x.across - across * depth.across) / deep,
+                (x.down - across * depth.down) / deep,
+                (y.across - down * depth.across) / deep,
+                (y.down - down * depth.down) / deep);
+    }
+
     /** The same map where both sides are counted from another origin, which lay at a place until now. */
     Homography from(Point origin) {
         Row wide = moved(x, origin);

@@ -5,6 +5,7 @@ import nexa.core.geometry.Point;
 
 /** A linear map of the plane: (a x + b y, c x + d y). */
 record Matrix(double a, double b, double c, double d) {
+    static final Matrix SAME = new Matrix(1, 0, 0, 1);
 
     /** From a photo's directions to those on screen. */
     static Matrix rotation(Angle angle) {

@@ -123,15 +123,8 @@ final class PerspectiveMap {
         return Math.pow(middleDepth() / row(2, ray(straight)), 1.5);
     }
 
-    /** How the plane moves with the straightened picture there: the derivative of {@link #toPlane}. */
-    Matrix derivative(Point straight) {
-        Point ray = ray(straight);
-        double depth = row(2, ray);
-        Matrix flat = new Matrix(
-                (turn[0][0] - turn[2][0] * row(0, ray) / depth) / depth,
-                (turn[0][1] - turn[2][1] * row(0, ray) / depth) / depth,
-                (turn[1][0] - turn[2][0] * row(1, ray) / depth) / depth,
-                (turn[1][1] - turn[2][1] * row(1, ray) / depth) / depth);
-        return stretch.times(flat).times(scale / focal);
+    /** How the straightened picture moves with the plane at a place of the plane. */
+    Matrix toStraightDerivative(Point plane) {
+        return back.derivative(plane.minus(middle));
     }
 }

@@ -89,9 +89,12 @@ public final class Plane {
             return 1;
         }
         double least = Double.POSITIVE_INFINITY;
+        Point corner = crop.at(0, 0, angle);
+        Point across = crop.at(1, 0, angle).minus(corner).times(1.0 / (PLACES - 1));
+        Point down = crop.at(0, 1, angle).minus(corner).times(1.0 / (PLACES - 1));
         for (int i = 0; i < PLACES; i++) {
             for (int j = 0; j < PLACES; j++) {
-                Point place = crop.at((double) i / (PLACES - 1), (double) j / (PLACES - 1), angle);
+                Point place = corner.plus(across.times(i)).plus(down.times(j));
                 least = Math.min(least, toPhotoDerivative(place).leastStretch());
             }
         }
@@ -99,10 +102,13 @@ public final class Plane {
     }
 
     private Matrix toPhotoDerivative(Point inPlane) {
-        Point straight = perspective.map(map -> map.toStraight(inPlane)).orElse(inPlane);
         Matrix faced =
-                perspective.map(map -> map.derivative(straight).inverse()).orElse(new Matrix(1, 0, 0, 1));
-        return lens.map(map -> bent(map, straight).times(faced)).orElse(faced);
+                perspective.map(map -> map.toStraightDerivative(inPlane)).orElse(Matrix.SAME);
+        if (lens.isEmpty()) {
+            return faced;
+        }
+        Point straight = perspective.map(map -> map.toStraight(inPlane)).orElse(inPlane);
+        return bent(lens.get(), straight).times(faced);
     }
 
     /** How the photo moves with the straightened picture: by its growth across, by its slope outwards. */
