@@ -290,4 +290,42 @@ class PlaneTest {
         assertThat(after.centre().distance(before.centre())).isLessThan(1);
         assertThat(after.size().width()).isCloseTo(before.size().width(), within(1.0));
     }
+
+    /** Whatever the numbers are, crops lie inside an outline without dents. */
+    @Test
+    void extremeNumbersGiveACropInsideAConvexOutline() {
+        for (Size photo : List.of(
+                new Size(1, 1), new Size(3, 2), new Size(20_000, 50), new Size(50, 20_000), new Size(6000, 4000))) {
+            for (double focal : new double[] {8, 35, 1200}) {
+                for (double stretch : new double[] {0.5, 1, 2}) {
+                    for (double degrees : new double[] {-45, 0, 45}) {
+                        for (Point looked : List.of(new Point(60, 0), new Point(-42, 42), new Point(0, -60))) {
+                            Perspective perspective =
+                                    new Perspective(looked.x(), looked.y(), 100, stretch, focal, SceneLines.NONE);
+                            assertCropsFit(new Plane(
+                                    photo, new Angle(degrees), Optional.empty(), Optional.of(perspective)));
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    private static void assertCropsFit(Plane plane) {
+        Outline outline = plane.outline();
+        double near = 1e-9 * outline.corners().stream()
+                .mapToDouble(corner -> corner.distance(outline.middle()))
+                .max()
+                .orElseThrow();
+        assertThat(outline.corners()).allMatch(corner -> outline.edges().stream()
+                .allMatch(edge -> edge.beyond(corner) <= near));
+        for (double ratio : new double[] {0.1, 1, 7}) {
+            Crop untouched = outline.untouched(ratio);
+            assertThat(untouched.size().width()).isPositive();
+            assertThat(outline.contains(untouched, Math.max(1e-6, near))).isTrue();
+            assertThat(plane.effective(untouched)).isPositive();
+            Crop wish = untouched.withCentre(untouched.centre().plus(new Point(5, -3)));
+            assertThat(outline.contains(outline.settle(wish), Math.max(1e-6, near))).isTrue();
+        }
+    }
 }

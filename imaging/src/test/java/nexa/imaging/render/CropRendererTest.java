@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.util.Optional;
+import java.util.function.Function;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.Plane;
+import nexa.core.shape.SceneLines;
+import nexa.core.shoot.Photo;
 import nexa.imaging.TestPhotos;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -94,22 +100,101 @@ class CropRendererTest {
         double scale = 2.77;
         // A quarter beyond the finest grating the result can show, in any direction.
         double frequency = 1.25 * 0.5 * Math.sqrt(2) / scale;
-        double fx = frequency * Math.cos(Math.toRadians(gratingDegrees));
-        double fy = frequency * Math.sin(Math.toRadians(gratingDegrees));
+        byte[] photo = grating(frequency, gratingDegrees);
+        Crop crop = new Crop(new Point(600, 400), new Size(480, 360));
+        byte[] result = render(photo, 1, crop, new Angle(degrees), new PixelSize(173, 130));
+        assertThat(leftOver(result)).isLessThan(2);
+    }
+
+    private static Photo tilted(double tilt) {
+        Perspective perspective = new Perspective(tilt, -tilt / 3, 100, 1.05, 28, SceneLines.NONE);
+        return Photo.untouched("tilted.jpg")
+                .withPixels(new PixelSize(WIDTH, HEIGHT))
+                .withAngle(new Angle(2.3))
+                .withPerspective(Optional.of(perspective));
+    }
+
+    /** Against a filter over the photo's own pixels, each weighed by where it lies in the plane and how much of it it takes. */
+    @ParameterizedTest
+    @CsvSource({"3,1.5", "12,2", "25,2.77", "-12,1.5"})
+    void aPerspectiveIsTakenOutAsInTheFloatReference(double tilt, double scale) {
+        byte[] pixels = pixels(TestPhotos.scene(WIDTH, HEIGHT));
+        Photo photo = tilted(tilt);
+        Crop crop = photo.outline().settle(new Crop(new Point(600, 400), new Size(480, 360)));
+        PixelSize size = new PixelSize((int) Math.round(480 / scale), (int) Math.round(360 / scale));
+        byte[] rendered = render(pixels, 3, photo, crop, size);
+        double squares = 0;
+        int count = 0;
+        for (int y = 0; y < size.height(); y += 5) {
+            for (int x = 0; x < size.width(); x += 5) {
+                double[] expected = inPlane(pixels, photo, crop, size, x, y);
+                for (int c = 0; c < 3; c++) {
+                    double off = (rendered[(y * size.width() + x) * 3 + c] & 0xFF) - expected[c];
+                    squares += off * off;
+                    count++;
+                }
+            }
+        }
+        assertThat(20 * Math.log10(255 / Math.sqrt(squares / count))).isGreaterThan(45);
+    }
+
+    private static double[] inPlane(byte[] pixels, Photo photo, Crop crop, PixelSize result, int i, int j) {
+        double scale = crop.size().width() / result.width();
+        Plane plane = photo.plane();
+        Point middle = crop.at((i + 0.5) / result.width(), (j + 0.5) / result.height(), photo.angle());
+        Point inPhoto = plane.toPhoto(middle);
+        int reach = (int) Math.ceil(3 * scale * 1.5 / plane.scaleAt(inPhoto) * 1.3) + 1;
+        double[] sums = new double[3];
+        double weights = 0;
+        for (int y = (int) inPhoto.y() - reach; y <= inPhoto.y() + reach; y++) {
+            for (int x = (int) inPhoto.x() - reach; x <= inPhoto.x() + reach; x++) {
+                Point place = new Point(x + 0.5, y + 0.5);
+                Point way = photo.angle().toScreen(plane.toPlane(place).minus(middle));
+                double weight = lanczos(way.x() / scale) * lanczos(way.y() / scale) * Math.pow(plane.scaleAt(place), 2);
+                int at = Math.max(0, Math.min(HEIGHT - 1, y)) * WIDTH + Math.max(0, Math.min(WIDTH - 1, x));
+                for (int c = 0; c < 3; c++) {
+                    sums[c] += weight * (pixels[at * 3 + c] & 0xFF);
+                }
+                weights += weight;
+            }
+        }
+        for (int c = 0; c < 3; c++) {
+            sums[c] = Math.max(0, Math.min(255, sums[c] / weights));
+        }
+        return sums;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3,0", "12,30", "12,90", "25,45"})
+    void whatTheSmallerPictureCannotShowVanishesWithAPerspectiveToo(double tilt, double gratingDegrees) {
+        Photo photo = tilted(tilt);
+        Crop crop = photo.outline().settle(new Crop(new Point(600, 400), new Size(480, 360)));
+        double scale = 2.77;
+        // A quarter beyond the finest grating the result can show, where the plane is drawn out most.
+        double frequency = 1.25 * 0.5 * Math.sqrt(2) / scale / photo.plane().effective(crop);
+        byte[] result = render(grating(frequency, gratingDegrees), 1, photo, crop, new PixelSize(173, 130));
+        assertThat(leftOver(result)).isLessThan(2);
+    }
+
+    private static byte[] grating(double frequency, double degrees) {
+        double fx = frequency * Math.cos(Math.toRadians(degrees));
+        double fy = frequency * Math.sin(Math.toRadians(degrees));
         byte[] photo = new byte[WIDTH * HEIGHT];
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = 0; x < WIDTH; x++) {
                 photo[y * WIDTH + x] = (byte) Math.round(128 + 80 * Math.sin(2 * Math.PI * (fx * x + fy * y)));
             }
         }
-        Crop crop = new Crop(new Point(600, 400), new Size(480, 360));
-        byte[] result = render(photo, 1, crop, new Angle(degrees), new PixelSize(173, 130));
+        return photo;
+    }
+
+    private static double leftOver(byte[] result) {
         double squares = 0;
         for (byte value : result) {
             double off = (value & 0xFF) - 128;
             squares += off * off;
         }
-        assertThat(Math.sqrt(squares / result.length)).isLessThan(2);
+        return Math.sqrt(squares / result.length);
     }
 
     private static byte[] pixels(BufferedImage image) {
@@ -117,9 +202,17 @@ class CropRendererTest {
     }
 
     private static byte[] render(byte[] photo, int channels, Crop crop, Angle angle, PixelSize size) {
+        return render(photo, channels, size, mat -> CropRenderer.render(mat, PixelMap.SAME, crop, angle, size));
+    }
+
+    private static byte[] render(byte[] pixels, int channels, Photo photo, Crop crop, PixelSize size) {
+        return render(pixels, channels, size, mat -> CropRenderer.render(mat, photo, crop, size));
+    }
+
+    private static byte[] render(byte[] photo, int channels, PixelSize size, Function<Mat, Mat> rendering) {
         try (BytePointer memory = new BytePointer(photo);
                 Mat mat = new Mat(HEIGHT, WIDTH, opencv_core.CV_8UC(channels), memory);
-                Mat result = CropRenderer.render(mat, PixelMap.SAME, crop, angle, size)) {
+                Mat result = rendering.apply(mat)) {
             assertThat(result.cols()).isEqualTo(size.width());
             assertThat(result.rows()).isEqualTo(size.height());
             byte[] bytes = new byte[size.width() * size.height() * channels];
