@@ -1,6 +1,7 @@
 package nexa.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -67,6 +68,27 @@ class NexaCommandTest {
         assertThat(untouched.get("size")).hasToString("[1200.0,800.0]");
         assertThat(untouched.get("ppi").isNull()).isTrue();
         assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+    }
+
+    /** Centre, size, corners and ppi are told where the perspective is put right; how that lies in the photo too. */
+    @Test
+    void aCropWithItsPerspectivePutRightIsToldInThePlaneAndInThePhoto() throws Exception {
+        String perspective = "\"perspective\": { \"tilt\": 25, \"focal35\": 24 }, \"crops\"";
+        document(DOCUMENT.replaceFirst("\"crops\"", perspective));
+        assertThat(run("crops", folder.toString(), "--json")).isZero();
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        JsonNode tilted = crops.get(0);
+        assertThat(tilted.get("centre").get(0).asDouble()).isCloseTo(600, within(1e-6));
+        double above = tilted.get("photoCorners").get(1).get(0).asDouble()
+                - tilted.get("photoCorners").get(0).get(0).asDouble();
+        double below = tilted.get("photoCorners").get(2).get(0).asDouble()
+                - tilted.get("photoCorners").get(3).get(0).asDouble();
+        assertThat(above).isLessThan(below - 20);
+        assertThat(tilted.get("effective").get(0).asDouble())
+                .isLessThan(tilted.get("size").get(0).asDouble() - 20);
+        JsonNode plain = crops.get(3);
+        assertThat(plain.get("photoCorners")).isEqualTo(plain.get("corners"));
+        assertThat(plain.get("effective")).isEqualTo(plain.get("size"));
     }
 
     @Test

@@ -108,6 +108,7 @@ class ProposeAndTrimTest extends WindowTest {
         open(sampleOf(SCAN));
         goToEasel(SCAN);
         clickOn("#desk-shape");
+        clickOn("#page-trim");
         clickOn("#find-border");
         waitFor(() -> isSaid("A border: all sides"));
         assertThat(trim(SCAN)).as("only offered").isEqualTo(Trim.NONE);

@@ -47,6 +47,8 @@ class SmallWindowTest extends WindowTest {
         }
         clickOn("#desk-shape");
         assertNothingIsCutOff();
+        clickOn("#page-trim");
+        assertNothingIsCutOff();
         clickOn(lookup("#desk-level").match(WindowTest::isShown).<Node>query());
         push(KeyCode.K);
         waitFor(() -> lookup("#proposals").query().isVisible());

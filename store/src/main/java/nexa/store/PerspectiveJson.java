@@ -54,8 +54,8 @@ final class PerspectiveJson {
         double focal35 = place.optional(FOCAL, Perspective.ASSUMED, JsonPlace::number);
         List<Segment> uprights = place.optional(UPRIGHTS, List.of(), PerspectiveJson::lines);
         List<Segment> levels = place.optional(LEVELS, List.of(), PerspectiveJson::lines);
-        return place.make(() ->
-                new Perspective(tilt, swing, strength, stretch, focal35, new SceneLines(uprights, levels)));
+        return place.make(
+                () -> new Perspective(tilt, swing, strength, stretch, focal35, new SceneLines(uprights, levels)));
     }
 
     private static List<Segment> lines(JsonPlace place) throws JsonPlace.Misfit {

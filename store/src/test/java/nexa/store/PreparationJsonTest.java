@@ -14,7 +14,10 @@ import org.junit.jupiter.api.Test;
 /** What is done to a photo is in the document, all of it. */
 class PreparationJsonTest {
     /** Everything is done: a new part is added here. */
-    private static final String ALL = "{\"turn\":90,\"mirror\":true,\"trim\":[0.1,0.2,0.3,0.05],\"angle\":-3.25}";
+    private static final String ALL = "{\"turn\":90,\"mirror\":true,\"trim\":[0.1,0.2,0.3,0.05],"
+            + "\"perspective\":{\"tilt\":-4.5,\"swing\":1.25,\"strength\":80.0,\"stretch\":1.1,\"focal35\":28.0,"
+            + "\"uprights\":[[[0.1,0.2],[0.15,0.9]],[[0.8,0.2],[0.75,0.9]]],\"levels\":[[[0.1,0.3],[0.9,0.35]]]},"
+            + "\"angle\":-3.25}";
 
     @Test
     void allOfItIsReadAndWrittenAgain() throws Exception {

@@ -13,7 +13,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import nexa.core.geometry.Angle;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.Test;
@@ -43,6 +46,8 @@ class ShootDocumentTest {
                     "page": { "state": "own", "centre": [0.46, 0.5], "size": [0.61, 0.3050], "done": true, "note": "x" },
                     "gone": { "state": "else", "any": 1 } } },
                 { "file": "b.jpg", "pixels": [4000, 6000],
+                  "perspective": { "tilt": -4.5, "swing": 2.0, "strength": 80.0, "stretch": 1.1, "focal35": 28.0,
+                                   "uprights": [[[0.2, 0.1], [0.25, 0.9]], [[0.8, 0.1], [0.75, 0.9]]], "by": "hand" },
                   "crops": {
                     "page": { "state": "follow", "turn": "wide", "tune": { "dx": 0.02, "dy": 0.01, "zoom": 1.04 },
                               "carry": ["tightness"], "centre": [0.4, 0.4], "size": [0.5, 0.5], "accepted": true },
@@ -130,10 +135,18 @@ class ShootDocumentTest {
                     "radius": 0.08            | "radius": 0                | photos[0].subject
                     "turn": 90                | "turn": 45                 | photos[0].turn
                     "mirror": true            | "mirror": "yes"            | photos[0].mirror
+                    "tilt": -4.5              | "tilt": -60.5              | photos[1].perspective
+                    "swing": 2.0              | "swing": 59.9              | photos[1].perspective
+                    "strength": 80.0          | "strength": 101            | photos[1].perspective
+                    "stretch": 1.1            | "stretch": 2.1             | photos[1].perspective
+                    "focal35": 28.0           | "focal35": 7               | photos[1].perspective
+                    "focal35": 28.0           | "focal35": "28"            | photos[1].perspective.focal35
+                    [0.25, 0.9]               | [0.25, 1.1]                | photos[1].perspective
+                    [0.25, 0.9]]              | [0.25, 0.9], [0, 0]]       | photos[1].perspective.uprights[0]
                     [6000, 4000]              | [6000, 0]                  | photos[0].pixels
                     [6000, 4000]              | [6000.5, 4000]             | photos[0].pixels[0]
                     "size": [0.61, 0.3050]    | "size": [0.61]             | photos[0].crops.page.size
-                    "size": [0.61, 0.3050]    | "size": [2.5, 0.3]         | photos[0].crops.page
+                    "size": [0.61, 0.3050]    | "size": [4.5, 0.3]         | photos[0].crops.page
                     "size": [0.61, 0.3050]    | "sides": [0.5, 0.3]        | lacks "size"
                     "state": "own"            | "state": "lead"            | photos[0].crops.page.state
                     "zoom": 1.04              | "zoom": 0                  | photos[1].crops.page.tune
@@ -173,6 +186,23 @@ class ShootDocumentTest {
         Path file = folder.resolve(ShootFolder.DOCUMENT);
         Files.writeString(file, json);
         return ShootDocument.read(file, "folder");
+    }
+
+    @Test
+    void aPerspectivePutRightAndTakenAwayLeavesTheDocumentAsItWas() throws Exception {
+        ShootDocument read = read(EXAMPLE);
+        Perspective perspective = new Perspective(6, 0, 100, 1, 35, SceneLines.NONE);
+        Shoot put = read.shoot().with("a.jpg", photo -> photo.withPerspective(Optional.of(perspective)));
+        ShootDocument written = read.with(put);
+        assertThat(new ObjectMapper()
+                        .readTree(written.bytes())
+                        .at("/photos/0/perspective/tilt")
+                        .asDouble())
+                .isEqualTo(6);
+        Shoot again = put.with("a.jpg", photo -> photo.withPerspective(Optional.empty()));
+        JsonNode without = new ObjectMapper().readTree(written.with(again).bytes());
+        assertThat(without.get("photos"))
+                .isEqualTo(new ObjectMapper().readTree(EXAMPLE).get("photos"));
     }
 
     @Test

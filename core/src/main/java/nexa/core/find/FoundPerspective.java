@@ -37,24 +37,22 @@ public record FoundPerspective(Reason reason, Optional<FromLines.Solved> solved,
                 .map(LevelLine::segment)
                 .map(line -> stored(line, photo))
                 .toList();
-        SceneLines uprights =
-                new SceneLines(SceneLines.sorted(found, photo.space(), photo.angle()).uprights(), List.of());
+        SceneLines uprights = new SceneLines(
+                SceneLines.sorted(found, photo.space(), photo.angle()).uprights(), List.of());
         FromLines solver = new FromLines(photo.size(), Optional.empty(), focal35);
         if (uprights.uprights().size() < 2 || !(solver.solve(uprights) instanceof FromLines.Solved solved)) {
             return new FoundPerspective(Reason.NO_UPRIGHTS, Optional.empty(), SceneLines.NONE);
         }
         OptionalDouble off =
                 solver.uncertainty(uprights, FOUND_WITHIN * photo.size().longSide());
-        boolean runsTogether =
-                off.isPresent() && Math.hypot(solved.tilt(), solved.swing()) > off.getAsDouble();
+        boolean runsTogether = off.isPresent() && Math.hypot(solved.tilt(), solved.swing()) > off.getAsDouble();
         return runsTogether
                 ? new FoundPerspective(Reason.UPRIGHTS, Optional.of(solved), uprights)
                 : new FoundPerspective(Reason.PARALLEL, Optional.empty(), SceneLines.NONE);
     }
 
     private static Segment stored(Segment line, Photo photo) {
-        return new Segment(
-                SceneLines.stored(line.from(), photo.size()), SceneLines.stored(line.to(), photo.size()));
+        return new Segment(SceneLines.stored(line.from(), photo.size()), SceneLines.stored(line.to(), photo.size()));
     }
 
     @Override
@@ -65,9 +63,8 @@ public record FoundPerspective(Reason reason, Optional<FromLines.Solved> solved,
     /** The photo with its perspective put right. */
     Photo taken(Photo photo) {
         return solved.map(found -> {
-                    Perspective before = photo.preparation()
-                            .perspective()
-                            .orElseGet(() -> Perspective.none(found.focal35()));
+                    Perspective before =
+                            photo.preparation().perspective().orElseGet(() -> Perspective.none(found.focal35()));
                     return photo.withPerspective(Optional.of(before.by(found, lines)))
                             .withAngle(found.angle());
                 })

@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import nexa.core.geometry.Bounds;
-import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Size;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Subject;
 
 /** Says what a picture is about: its faces, else what stands out. */

@@ -205,7 +205,10 @@ final class ConvexPolygon implements Region {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof ConvexPolygon that && photo.equals(that.photo) && home.equals(that.home) && corners.equals(that.corners);
+        return other instanceof ConvexPolygon that
+                && photo.equals(that.photo)
+                && home.equals(that.home)
+                && corners.equals(that.corners);
     }
 
     @Override

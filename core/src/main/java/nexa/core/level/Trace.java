@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 
 /**

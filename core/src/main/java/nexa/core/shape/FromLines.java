@@ -108,7 +108,8 @@ public final class FromLines {
             double[] least = eigen.vectors()[2];
             found.add(new Vanishing(least[0], least[1], least[2]));
         }
-        if (found.size() == 2 && length(cross(found.get(0).vector(), found.get(1).vector())) < SAME_DIRECTION) {
+        if (found.size() == 2
+                && length(cross(found.get(0).vector(), found.get(1).vector())) < SAME_DIRECTION) {
             return new Refused(Reason.SAME);
         }
         if (found.stream().anyMatch(one -> isInside(one, focal))) {
@@ -132,8 +133,7 @@ public final class FromLines {
             Segment line = lines.all().get(i);
             Point way = inPhoto(line.to()).minus(inPhoto(line.from()));
             double length = Math.hypot(way.x(), way.y());
-            Point aside = new Point(
-                    -way.y() / length * off / photo.width(), way.x() / length * off / photo.height());
+            Point aside = new Point(-way.y() / length * off / photo.width(), way.x() / length * off / photo.height());
             for (Segment moved : List.of(
                     new Segment(SceneLines.within(line.from().plus(aside)), line.to()),
                     new Segment(line.from(), SceneLines.within(line.to().plus(aside))))) {
@@ -201,9 +201,8 @@ public final class FromLines {
         double focal = focal35.orElse(Perspective.ASSUMED) * factor;
         List<double[]> vanishing =
                 found.stream().map(one -> one.deeper(factor).vector()).toList();
-        double[] view = found.size() == 2
-                ? cross(vanishing.get(1), vanishing.get(0))
-                : acrossTo(unit(vanishing.get(0)));
+        double[] view =
+                found.size() == 2 ? cross(vanishing.get(1), vanishing.get(0)) : acrossTo(unit(vanishing.get(0)));
         double[] normal = unit(view[2] < 0 ? times(view, -1) : view);
         double aside = Math.hypot(normal[0], normal[1]);
         double by = Math.atan2(aside, normal[2]);
@@ -218,8 +217,7 @@ public final class FromLines {
         double angle = around(first + between / 2);
         return Math.abs(angle) > FARTHEST_ANGLE
                 ? new Refused(Reason.WRONG_WAY)
-                : new Solved(
-                        Math.toDegrees(tilt), Math.toDegrees(swing), new Angle(angle), focal, Math.abs(between));
+                : new Solved(Math.toDegrees(tilt), Math.toDegrees(swing), new Angle(angle), focal, Math.abs(between));
     }
 
     /** What the focal length has to be multiplied by for uprights and levels to be square; 1 where that is not to be told. */

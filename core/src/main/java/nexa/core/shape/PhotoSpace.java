@@ -47,7 +47,6 @@ public record PhotoSpace(Size photo, Plane plane) {
     /** The size that is stored of a crop; its centre is stored as any place. */
     public Size sizeStored(Crop crop) {
         double scale = plane.scaleAt(plane.toPhoto(crop.centre()));
-        return new Size(
-                crop.size().width() / scale / photo.width(), crop.size().height() / scale / photo.height());
+        return new Size(crop.size().width() / scale / photo.width(), crop.size().height() / scale / photo.height());
     }
 }

@@ -102,8 +102,7 @@ public final class Plane {
     }
 
     private Matrix toPhotoDerivative(Point inPlane) {
-        Matrix faced =
-                perspective.map(map -> map.toStraightDerivative(inPlane)).orElse(Matrix.SAME);
+        Matrix faced = perspective.map(map -> map.toStraightDerivative(inPlane)).orElse(Matrix.SAME);
         if (lens.isEmpty()) {
             return faced;
         }

@@ -15,7 +15,8 @@ import nexa.core.shape.Perspective;
  * @param perspective how that photo's perspective is put right, if it is
  * @param angle of the turned and mirrored photo
  */
-public record Preparation(QuarterTurn turn, boolean isMirrored, Trim trim, Optional<Perspective> perspective, Angle angle) {
+public record Preparation(
+        QuarterTurn turn, boolean isMirrored, Trim trim, Optional<Perspective> perspective, Angle angle) {
     public static final Preparation NONE =
             new Preparation(QuarterTurn.NONE, false, Trim.NONE, Optional.empty(), Angle.NONE);
 

@@ -41,8 +41,8 @@ public record Subject(Point at, OptionalDouble radius) {
         Point stored = space.toStored(inPlane);
         Point at = new Point(within(stored.x()), within(stored.y()));
         OptionalDouble share = radius.isPresent()
-                ? OptionalDouble.of(Math.min(
-                        1, radius.getAsDouble() / space.photo().shortSide() / space.scaleAt(at)))
+                ? OptionalDouble.of(
+                        Math.min(1, radius.getAsDouble() / space.photo().shortSide() / space.scaleAt(at)))
                 : OptionalDouble.empty();
         return new Subject(at, share);
     }

@@ -32,8 +32,7 @@ public record Wish(Point centre, Size size) {
         Point centre = space.toStored(crop.centre());
         Size size = space.sizeStored(crop);
         return new Wish(
-                new Point(share(centre.x()), share(centre.y())),
-                new Size(length(size.width()), length(size.height())));
+                new Point(share(centre.x()), share(centre.y())), new Size(length(size.width()), length(size.height())));
     }
 
     private static double length(double share) {

@@ -21,9 +21,9 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Orientation;
-import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
@@ -75,9 +75,7 @@ class FollowTest {
         JsonNode lead = given.get("lead");
         Size leadSize = Vectors.size(lead.get("photo"));
         CropEntry own = new CropEntry(
-                new Placement.Own(Wish.of(Vectors.crop(lead.get("crop")), PhotoSpace.of(leadSize))),
-                turn(lead),
-                false);
+                new Placement.Own(Wish.of(Vectors.crop(lead.get("crop")), PhotoSpace.of(leadSize))), turn(lead), false);
         List<Photo> photos = new ArrayList<>();
         photos.add(photo("lead.jpg", lead, own));
         for (JsonNode follower : given.get("followers")) {

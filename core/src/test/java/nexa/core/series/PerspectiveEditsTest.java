@@ -93,7 +93,8 @@ class PerspectiveEditsTest {
                     Point at = unturned(corner, turned);
                     assertThat(corners).anyMatch(known -> known.distance(at) < 1e-9);
                 }
-                assertThat(now.effective().area()).isCloseTo(crop(before, "a.jpg").effective().area(), near(1e-6));
+                assertThat(now.effective().area())
+                        .isCloseTo(crop(before, "a.jpg").effective().area(), near(1e-6));
             }
         }
     }
@@ -124,14 +125,13 @@ class PerspectiveEditsTest {
 
     @Test
     void givenToOthersItFitsHowTheyAreTurned() {
-        Photo turned = Reorient.RIGHT.apply(
-                Reorient.MIRROR.apply(photo("b.jpg"), List.of(FORMAT)), List.of(FORMAT));
+        Photo turned = Reorient.RIGHT.apply(Reorient.MIRROR.apply(photo("b.jpg"), List.of(FORMAT)), List.of(FORMAT));
         Shoot given = PerspectiveOnce.give(
                 shoot(reshaped("a.jpg"), turned, Photo.untouched("unread.jpg")),
                 "a.jpg",
                 List.of("a.jpg", "b.jpg", "unread.jpg", "gone.jpg"));
-        Photo straight = Reorient.MIRROR.apply(
-                Reorient.LEFT.apply(given.photo("b.jpg"), List.of(FORMAT)), List.of(FORMAT));
+        Photo straight =
+                Reorient.MIRROR.apply(Reorient.LEFT.apply(given.photo("b.jpg"), List.of(FORMAT)), List.of(FORMAT));
         Perspective got = straight.preparation().perspective().orElseThrow();
         assertThat(got.tilt()).isEqualTo(14);
         assertThat(got.swing()).isEqualTo(-6);

@@ -113,7 +113,10 @@ class PlaneTest {
         for (JsonNode step : given.get("steps")) {
             JsonNode reshape = step.get("reshape");
             Plane plane = new Plane(
-                    photo, ReshapeVectors.angle(given), ReshapeVectors.lens(reshape), ReshapeVectors.perspective(reshape));
+                    photo,
+                    ReshapeVectors.angle(given),
+                    ReshapeVectors.lens(reshape),
+                    ReshapeVectors.perspective(reshape));
             PhotoSpace space = new PhotoSpace(photo, plane);
             assertNear(wish.in(space), Vectors.crop(step.get("wishInPlane")));
             Crop crop = plane.outline().settle(wish.in(space));
@@ -260,7 +263,12 @@ class PlaneTest {
         Angle angle = new Angle(random.nextInt(3) == 0 ? 0 : 90 * random.nextDouble() - 45);
         Lens lens = new Lens(Optional.empty(), 1, 1, 1, 1, 160 * random.nextDouble() - 80);
         Perspective perspective = new Perspective(
-                60 * random.nextDouble() - 30, 60 * random.nextDouble() - 30, 100, 0.8 + 0.5 * random.nextDouble(), 28, SceneLines.NONE);
+                60 * random.nextDouble() - 30,
+                60 * random.nextDouble() - 30,
+                100,
+                0.8 + 0.5 * random.nextDouble(),
+                28,
+                SceneLines.NONE);
         return new Plane(
                 photo,
                 angle,
@@ -284,8 +292,11 @@ class PlaneTest {
         Size photo = new Size(6000, 4000);
         Crop wish = new Crop(new Point(3000, 1600), new Size(6000, 3000));
         Crop before = new Outline(photo, Angle.NONE).settle(wish);
-        Plane tilted =
-                new Plane(photo, Angle.NONE, Optional.empty(), Optional.of(new Perspective(0.001, 0, 100, 1, 35, SceneLines.NONE)));
+        Plane tilted = new Plane(
+                photo,
+                Angle.NONE,
+                Optional.empty(),
+                Optional.of(new Perspective(0.001, 0, 100, 1, 35, SceneLines.NONE)));
         Crop after = tilted.outline().settle(wish);
         assertThat(after.centre().distance(before.centre())).isLessThan(1);
         assertThat(after.size().width()).isCloseTo(before.size().width(), within(1.0));
@@ -302,8 +313,8 @@ class PlaneTest {
                         for (Point looked : List.of(new Point(60, 0), new Point(-42, 42), new Point(0, -60))) {
                             Perspective perspective =
                                     new Perspective(looked.x(), looked.y(), 100, stretch, focal, SceneLines.NONE);
-                            assertCropsFit(new Plane(
-                                    photo, new Angle(degrees), Optional.empty(), Optional.of(perspective)));
+                            assertCropsFit(
+                                    new Plane(photo, new Angle(degrees), Optional.empty(), Optional.of(perspective)));
                         }
                     }
                 }
@@ -313,19 +324,21 @@ class PlaneTest {
 
     private static void assertCropsFit(Plane plane) {
         Outline outline = plane.outline();
-        double near = 1e-9 * outline.corners().stream()
-                .mapToDouble(corner -> corner.distance(outline.middle()))
-                .max()
-                .orElseThrow();
-        assertThat(outline.corners()).allMatch(corner -> outline.edges().stream()
-                .allMatch(edge -> edge.beyond(corner) <= near));
+        double near = 1e-9
+                * outline.corners().stream()
+                        .mapToDouble(corner -> corner.distance(outline.middle()))
+                        .max()
+                        .orElseThrow();
+        assertThat(outline.corners())
+                .allMatch(corner -> outline.edges().stream().allMatch(edge -> edge.beyond(corner) <= near));
         for (double ratio : new double[] {0.1, 1, 7}) {
             Crop untouched = outline.untouched(ratio);
             assertThat(untouched.size().width()).isPositive();
             assertThat(outline.contains(untouched, Math.max(1e-6, near))).isTrue();
             assertThat(plane.effective(untouched)).isPositive();
             Crop wish = untouched.withCentre(untouched.centre().plus(new Point(5, -3)));
-            assertThat(outline.contains(outline.settle(wish), Math.max(1e-6, near))).isTrue();
+            assertThat(outline.contains(outline.settle(wish), Math.max(1e-6, near)))
+                    .isTrue();
         }
     }
 }

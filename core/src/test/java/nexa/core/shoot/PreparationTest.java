@@ -19,8 +19,12 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Whatever can be done to a photo is told, taken along and taken back; a part that is forgotten somewhere fails here. */
 class PreparationTest {
     /** Everything is done: a new part is added here. */
-    private static final Preparation ALL =
-            new Preparation(QuarterTurn.RIGHT, true, new Trim(0.1, 0.2, 0.3, 0.05), Optional.of(new Perspective(12, -5, 80, 1.1, 28, SceneLines.NONE)), new Angle(3.5));
+    private static final Preparation ALL = new Preparation(
+            QuarterTurn.RIGHT,
+            true,
+            new Trim(0.1, 0.2, 0.3, 0.05),
+            Optional.of(new Perspective(12, -5, 80, 1.1, 28, SceneLines.NONE)),
+            new Angle(3.5));
 
     static Stream<RecordComponent> parts() {
         return Stream.of(Preparation.class.getRecordComponents());

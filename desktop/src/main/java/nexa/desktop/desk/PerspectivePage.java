@@ -135,8 +135,7 @@ public final class PerspectivePage {
     }
 
     private TextField number(String id, String key, int columns, DoubleConsumer typed) {
-        TextField text =
-                Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
+        TextField text = Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
         text.setMinWidth(Region.USE_PREF_SIZE);
         text.setOnAction(event -> {
             try {

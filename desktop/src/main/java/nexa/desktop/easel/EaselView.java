@@ -98,7 +98,18 @@ public final class EaselView extends View {
                 step);
         this.looks = new StageLooks(session, settings, stage, hand.gestures(), desk.guides());
         this.keys = new EaselKeys(
-                session, stage, hand, find, trim, perspective, lines, proposals, this::forgetOffers, actions, settings, looks);
+                session,
+                stage,
+                hand,
+                find,
+                trim,
+                perspective,
+                lines,
+                proposals,
+                this::forgetOffers,
+                actions,
+                settings,
+                looks);
         this.again = Parts.button("again.read", actions::readAgain);
         this.formats = new FormatsColumn(
                 session, kept, overlays, hand.gestures()::turnCrop, new AroundSection(settings).node());

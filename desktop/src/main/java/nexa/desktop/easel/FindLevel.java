@@ -114,9 +114,7 @@ final class FindLevel {
     }
 
     private void takeParallel(Photo photo, FoundPerspective uprights) {
-        session.edit(
-                Edit.Kind.PERSPECTIVE,
-                shoot -> TakeFound.of(shoot, Map.of(photo.file(), List.of(uprights))));
+        session.edit(Edit.Kind.PERSPECTIVE, shoot -> TakeFound.of(shoot, Map.of(photo.file(), List.of(uprights))));
         showLines.run();
     }
 

@@ -59,7 +59,8 @@ final class LinesBar extends StageBar {
             make.setOnAction(event -> actions.make(one));
             done.getChildren().add(make);
         }
-        done.getChildren().addAll(Parts.spacer(), Parts.button("lines.putAway", actions::putAway, "flat", "small-button"));
+        done.getChildren()
+                .addAll(Parts.spacer(), Parts.button("lines.putAway", actions::putAway, "flat", "small-button"));
         getChildren().setAll(new VBox(4, said, done));
     }
 
@@ -75,9 +76,8 @@ final class LinesBar extends StageBar {
             return List.of(
                     Parts.triangle(), Parts.label(Words.get("lines.wrong", Words.number(off, 1)), "small", "look"));
         }
-        String within = uncertainty.isPresent()
-                ? Words.get("lines.within", Words.number(uncertainty.getAsDouble(), 1))
-                : "";
+        String within =
+                uncertainty.isPresent() ? Words.get("lines.within", Words.number(uncertainty.getAsDouble(), 1)) : "";
         String made = use == LinesUse.FACE_ON
                 ? Words.get("lines.square", Words.number(off, 1), within)
                 : Words.get("lines.parallel", within);
@@ -91,7 +91,8 @@ final class LinesBar extends StageBar {
         Button remove = Parts.button("trace.remove", () -> actions.remove(index), "flat", "tiny");
         line.getChildren()
                 .addAll(
-                        Parts.label(Words.get(isUpright ? "lines.upright" : "lines.level", index + 1), "small", "quiet"),
+                        Parts.label(
+                                Words.get(isUpright ? "lines.upright" : "lines.level", index + 1), "small", "quiet"),
                         remove);
         return line;
     }

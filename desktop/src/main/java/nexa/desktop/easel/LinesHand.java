@@ -33,6 +33,7 @@ final class LinesHand implements LinesBar.Actions {
     private final LinesBar bar = new LinesBar(this);
     /** All lines at hand, of which the perspective may go by some; empty while they are put away. */
     private Optional<SceneLines> lines = Optional.empty();
+
     private LinesUse use = LinesUse.UPRIGHTS;
     private Optional<Drag> drag = Optional.empty();
 
@@ -240,12 +241,14 @@ final class LinesHand implements LinesBar.Actions {
 
     private void take(LineEnds.End end, Point pointer) {
         hand.gestures().finish();
-        reshaping.photo().ifPresent(photo -> stage.projection().ifPresent(projection -> {
-            Plane plane = photo.plane();
-            Point at = end.of(inPhoto(photo, lines.orElseThrow()).get(end.line()));
-            Point grip = pointer.minus(projection.toScreen(plane.toPlane(at)));
-            drag = Optional.of(new Drag(end, projection, plane, grip));
-        }));
+        reshaping
+                .photo()
+                .ifPresent(photo -> stage.projection().ifPresent(projection -> {
+                    Plane plane = photo.plane();
+                    Point at = end.of(inPhoto(photo, lines.orElseThrow()).get(end.line()));
+                    Point grip = pointer.minus(projection.toScreen(plane.toPlane(at)));
+                    drag = Optional.of(new Drag(end, projection, plane, grip));
+                }));
     }
 
     /** Moves an end of a line by pixels of the photo, right and down on screen positive. */

@@ -42,8 +42,10 @@ final class PerspectiveHand implements PerspectivePage.Actions {
     @Override
     public void faced(double tilt, double swing, boolean isHeld) {
         hand.tools().tracing().clear();
-        reshaping.photo().ifPresent(photo -> reshaping.reshape(
-                photo, reshaping.now(photo).facing(tilt, swing), isHeld));
+        reshaping
+                .photo()
+                .ifPresent(
+                        photo -> reshaping.reshape(photo, reshaping.now(photo).facing(tilt, swing), isHeld));
     }
 
     @Override

@@ -109,7 +109,8 @@ final class PhotoGestures {
     /** Puts the perspective right, and levels the photo with it. While it is held this goes on, else it ends by itself soon. */
     void reshape(Optional<Perspective> perspective, Angle angle, boolean isHeld) {
         if (goesOn(Edit.Kind.PERSPECTIVE, isHeld)) {
-            gesture.setPreparation(gesture.preparation().withPerspective(perspective).withAngle(angle));
+            gesture.setPreparation(
+                    gesture.preparation().withPerspective(perspective).withAngle(angle));
             PhotoCrop reshaped = drafted();
             gesture.setCrop(reshaped.crop());
             stage.turn(reshaped);

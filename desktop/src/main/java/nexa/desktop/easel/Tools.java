@@ -80,6 +80,7 @@ final class Tools {
         }
         take(Tool.TRACE);
         if (isTracing()) {
+            tracing.clear();
             tracing.setAddsAlways(true);
             hand.keep();
             say.accept(Words.get("tool.lines"));

@@ -168,7 +168,10 @@ final class Tracing implements DragTool.Use {
                 .filter(crop -> !trace.lines().isEmpty())
                 .ifPresent(crop -> gestures.commit(
                         Edit.Kind.PUT_ON_GUIDE,
-                        PutOnGuide.line(crop.outline(), crop.crop(), lastInPlane(crop.photo().plane()))));
+                        PutOnGuide.line(
+                                crop.outline(),
+                                crop.crop(),
+                                lastInPlane(crop.photo().plane()))));
     }
 
     private Segment lastInPlane(Plane plane) {

@@ -51,8 +51,7 @@ final class FindInMany {
         OptionalDouble focal = FocalLength.known(
                 photo.preparation().perspective(),
                 session.readingProperty().get().focalLength35(photo.file()));
-        return find(
-                FindWhat.UPRIGHTS, FoundLevel.class, photo, level -> FoundPerspective.of(level, photo, focal));
+        return find(FindWhat.UPRIGHTS, FoundLevel.class, photo, level -> FoundPerspective.of(level, photo, focal));
     }
 
     private <T extends Found> Ticket find(

@@ -279,7 +279,10 @@ public final class CarryPanel extends VBox {
         CarryAcross carrying = carrying();
         boolean givesPerspective = perspective.isSelected();
         close.run();
-        session.editMany(Edit.Kind.CARRY, format.id(), shoot -> carrying.to(given(shoot, files, givesPerspective), files)
-                .shoot());
+        session.editMany(
+                Edit.Kind.CARRY,
+                format.id(),
+                shoot -> carrying.to(given(shoot, files, givesPerspective), files)
+                        .shoot());
     }
 }

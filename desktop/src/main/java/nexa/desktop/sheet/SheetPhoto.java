@@ -203,9 +203,9 @@ final class SheetPhoto extends VBox {
         double left = (room.width() - scale * photo.width()) / 2;
         double top = (room.height() - scale * photo.height()) / 2;
         UnaryOperator<Point> inPrint = point -> point.times(scale).plus(new Point(left, top));
-        List<Point> corners =
-                crop.photoCorners().stream().map(inPrint).toList();
-        List<Point> outline = new Outline(photo, Angle.NONE).corners().stream().map(inPrint).toList();
+        List<Point> corners = crop.photoCorners().stream().map(inPrint).toList();
+        List<Point> outline =
+                new Outline(photo, Angle.NONE).corners().stream().map(inPrint).toList();
         veil.lay(outline, corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())

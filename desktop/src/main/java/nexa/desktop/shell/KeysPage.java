@@ -33,8 +33,8 @@ final class KeysPage extends StackPane {
             "quarter",
             "subject",
             "carry");
-    private static final List<String> RIGHT =
-            List.of("guides", "guide", "mat", "holds", "zoom", "bare", "whole", "without", "marks", "undo", "views", "keys");
+    private static final List<String> RIGHT = List.of(
+            "guides", "guide", "mat", "holds", "zoom", "bare", "whole", "without", "marks", "undo", "views", "keys");
 
     KeysPage(Runnable close) {
         getStyleClass().add("keys-veil");

@@ -15,7 +15,8 @@ final class DrawnAhead {
         private boolean isOf(Photo other, Projection lying, double density) {
             return photo.hasSamePictureAs(other)
                     && photo.hasSamePlaneAs(other)
-                    && drawing.projection().equals(lying) && drawing.density() == density;
+                    && drawing.projection().equals(lying)
+                    && drawing.density() == density;
         }
     }
 

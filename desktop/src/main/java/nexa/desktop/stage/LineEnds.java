@@ -73,7 +73,8 @@ public final class LineEnds extends Pane {
         if (projection.isPresent()) {
             for (int i = 0; i < 2 * lines.size(); i++) {
                 Point end = ((End) grips.get(i).getUserData()).of(lines.get(i / 2));
-                grips.get(i).layAbout(projection.get().toScreen(plane.orElseThrow().toPlane(end)));
+                grips.get(i)
+                        .layAbout(projection.get().toScreen(plane.orElseThrow().toPlane(end)));
             }
         }
     }

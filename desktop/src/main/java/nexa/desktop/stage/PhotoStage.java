@@ -122,7 +122,8 @@ public final class PhotoStage extends Region {
         if (!reading.sources().isEmpty() && placing.hasSize()) {
             Lying home = home();
             Angle angle = home.projection().angle();
-            if (isInSamePlane && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
+            if (isInSamePlane
+                    && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
                 glide(home);
             } else {
                 aim(home);

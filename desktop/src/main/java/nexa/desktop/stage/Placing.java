@@ -119,7 +119,8 @@ final class Placing {
 
     /** Slid under its crop, which stays where it is on the stage; or the crop over the photo, if that holds still. */
     Lying slid(Lying now, Crop draft) {
-        Point way = holdsPhoto() ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
+        Point way =
+                holdsPhoto() ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
         Projection lying = now.projection();
         return new Lying(lying.movedTo(lying.middle().plus(way)), draft);
     }

@@ -69,9 +69,10 @@ final class StageDrawing {
      */
     void aim(Photo photo, Lying target, boolean isMoving) {
         wanted = target;
-        boolean isShift = drawing.filter(drawn -> drawn.photo().hasSamePlaneAs(photo)).isPresent()
-                && target.projection().isShiftOf(drawing.get().projection())
-                && reaches(target.projection());
+        boolean isShift =
+                drawing.filter(drawn -> drawn.photo().hasSamePlaneAs(photo)).isPresent()
+                        && target.projection().isShiftOf(drawing.get().projection())
+                        && reaches(target.projection());
         if (isShift) {
             present(target);
         }

@@ -58,6 +58,7 @@ class CameraWordsTest {
 
     @Test
     void aPhotoThatSaysNothingHasNoExposure() {
-        assertThat(CameraWords.exposure(facts(Optional.empty(), CameraData.NONE))).isEmpty();
+        assertThat(CameraWords.exposure(facts(Optional.empty(), CameraData.NONE)))
+                .isEmpty();
     }
 }

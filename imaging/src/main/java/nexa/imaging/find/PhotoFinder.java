@@ -7,10 +7,10 @@ import nexa.core.find.Found;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Bounds;
-import nexa.core.shape.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
@@ -156,8 +156,8 @@ public final class PhotoFinder {
         return new FoundSubject(
                 found.reason(),
                 found.subject()
-                        .map(subject ->
-                                Subject.of(subject.in(space).plus(corner), subject.radiusIn(space), PhotoSpace.of(photo.size()))),
+                        .map(subject -> Subject.of(
+                                subject.in(space).plus(corner), subject.radiusIn(space), PhotoSpace.of(photo.size()))),
                 found.confidence());
     }
 }

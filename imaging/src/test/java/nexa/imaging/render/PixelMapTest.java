@@ -82,9 +82,7 @@ class PixelMapTest {
         AffineMap first = AffineMap.of(CROP, ANGLE, new Size(100, 75));
         AffineMap plain = new AffineMap(new Point(4, 11), new Point(0.98, -0.02), new Point(0.03, 0.95));
         ProjectiveMap level = new ProjectiveMap(
-                new Homography.Row(0.98, 0.03, 4),
-                new Homography.Row(-0.02, 0.95, 11),
-                new Homography.Row(0, 0, 1));
+                new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), new Homography.Row(0, 0, 1));
         for (PixelMap map : new PixelMap[] {plain, level, new GridMap(plain::at, 8)}) {
             Point place = new Point(31.5, 20.25);
             Point direct = plain.at(first.at(place));
