@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
@@ -15,6 +16,8 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.message.Message;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.ColourProfile;
@@ -59,13 +62,15 @@ public final class DeliveryBench {
     private static void throughput(Path folder) throws Exception {
         List<Path> photos = LargePhotos.of24Megapixels(folder, PHOTOS);
         Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
-        for (double degrees : new double[] {0, DEGREES}) {
-            DeliveryPlan plan = plan(folder, photos, format, degrees);
-            Figures ours = new Figures("delivered at " + degrees + "°, 2 threads, a photo");
+        Figures turned = new Figures("");
+        for (Reshaped how : Reshaped.values()) {
+            DeliveryPlan plan = plan(folder, photos, format, how);
+            Figures ours = new Figures("delivered " + how.words + ", 2 threads, a photo");
             Figures peer = new Figures("  libvips, 2 threads, a photo");
+            boolean hasPeer = how == Reshaped.TURNED && Vips.isThere();
             for (int round = 0; round <= ROUNDS; round++) {
-                double own = millis(folder, plan, "out " + degrees + " " + round) / PHOTOS;
-                double other = degrees == 0 || !Vips.isThere() ? 0 : vips(plan, folder) / PHOTOS;
+                double own = millis(folder, plan, "out " + how + " " + round) / PHOTOS;
+                double other = hasPeer ? vips(plan, folder) / PHOTOS : 0;
                 // The first round warms both up.
                 if (round > 0) {
                     ours.add(own);
@@ -73,11 +78,37 @@ public final class DeliveryBench {
                 }
             }
             ours.print();
-            if (degrees != 0 && Vips.isThere()) {
+            if (hasPeer) {
                 peer.print();
                 System.out.println(String.format(
                         Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
             }
+            if (how == Reshaped.TURNED) {
+                turned = ours;
+            } else if (how == Reshaped.PERSPECTIVE) {
+                System.out.println(String.format(
+                        Locale.ROOT, "  as a ratio of only turned %.2f", ours.median() / turned.median()));
+            }
+        }
+    }
+
+    /** How photos lie before they are cropped. */
+    private enum Reshaped {
+        AS_SHOT("as shot"),
+        TURNED("turned by " + DEGREES + "°"),
+        PERSPECTIVE("turned, with a perspective");
+
+        private final String words;
+
+        Reshaped(String words) {
+            this.words = words;
+        }
+
+        Photo photo(String file) {
+            Photo turned = Photo.untouched(file).withAngle(this == AS_SHOT ? Angle.NONE : new Angle(DEGREES));
+            return this == PERSPECTIVE
+                    ? turned.withPerspective(Optional.of(new Perspective(12, -4, 100, 1, 28, SceneLines.NONE)))
+                    : turned;
         }
     }
 
@@ -121,9 +152,9 @@ public final class DeliveryBench {
         return (System.nanoTime() - began) / 1e6;
     }
 
-    private static DeliveryPlan plan(Path folder, List<Path> photos, Format format, double degrees) {
+    private static DeliveryPlan plan(Path folder, List<Path> photos, Format format, Reshaped how) {
         List<Photo> untouched = photos.stream()
-                .map(photo -> Photo.untouched(photo.getFileName().toString()).withAngle(new Angle(degrees)))
+                .map(photo -> how.photo(photo.getFileName().toString()))
                 .toList();
         Shoot plain = Shoot.of("Bench", Shoot.Order.NAME, List.of(format), untouched);
         ShootReading reading = ShootReading.of(plain, folder);
@@ -146,7 +177,7 @@ public final class DeliveryBench {
         long before = residentMegabytes("VmRSS");
         Files.writeString(Path.of("/proc/self/clear_refs"), "5");
         Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
-        double millis = millis(folder, plan(folder, photos, format, DEGREES), "out");
+        double millis = millis(folder, plan(folder, photos, format, Reshaped.TURNED), "out");
         System.out.println(String.format(
                 Locale.ROOT,
                 "two photos of 100 MP at once: %.1f s, resident at most %d MB, before that %d MB",
@@ -185,7 +216,7 @@ public final class DeliveryBench {
                         .withType(FileSpec.Type.PNG)
                         .withColour(FileSpec.Colour.SRGB, FileSpec.Depth.PHOTO)
                         .withName("ours"));
-        millis(folder, plan(folder, List.of(folder.resolve("chart.png")), format, 0), "out");
+        millis(folder, plan(folder, List.of(folder.resolve("chart.png")), format, Reshaped.AS_SHOT), "out");
         double off = meanDeltaE(folder.resolve("out/ours.png"), folder.resolve("peer.png"));
         double asTheyWere = meanDeltaE(folder.resolve("plain.png"), folder.resolve("peer.png"));
         System.out.println(String.format(

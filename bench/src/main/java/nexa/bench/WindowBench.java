@@ -13,11 +13,17 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import nexa.core.find.FoundLevel;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
+import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.session.Finding;
@@ -73,10 +79,41 @@ public final class WindowBench {
             script.add(() -> drag("photo slid", ".stage", 0.5));
             script.add(() -> drag("turned by the vernier", "#vernier", 0.5));
             script.add(() -> drag("turned by a drag outside", ".stage", 0.06));
+            script.add(() -> press("#desk-shape"));
+            script.add(() -> drag("perspective by the tilt's scale", "#tilt", 0.5));
+            script.add(this::showLines);
+            script.add(() -> drag("perspective by the end of a line", "#line-1-first", 0.5));
+            script.add(() -> press("#desk-level"));
             script.add(this::find);
             script.add(() -> drag("photo slid while levels are found", ".stage", 0.5));
             script.add(() -> drag("turned while levels are found", "#vernier", 0.5));
             next();
+        }
+
+        private void press(String button) {
+            stage.getScene().getRoot().lookupAll(button).stream()
+                    .map(ToggleButton.class::cast)
+                    .filter(ToggleButton::isVisible)
+                    .findFirst()
+                    .orElseThrow()
+                    .fire();
+            afterFrames(40, this::next);
+        }
+
+        /** Gives the photo two uprights that run together, and takes them to hand. */
+        private void showLines() {
+            ShootSession session = shell.session().orElseThrow();
+            Photo photo = session.photo().orElseThrow();
+            SceneLines lines = new SceneLines(
+                    List.of(
+                            new Segment(new Point(0.3, 0.3), new Point(0.33, 0.8)),
+                            new Segment(new Point(0.7, 0.3), new Point(0.67, 0.8))),
+                    List.of());
+            Perspective perspective = new Perspective(-8, 0, 100, 1, 35, lines);
+            session.edit(
+                    Edit.Kind.PERSPECTIVE,
+                    shoot -> shoot.with(photo.file(), before -> before.withPerspective(Optional.of(perspective))));
+            press("#by-lines");
         }
 
         /** Has the levels of all photos found in the background from now on. */

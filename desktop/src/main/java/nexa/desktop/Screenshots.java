@@ -6,9 +6,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
@@ -24,6 +26,14 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
+import nexa.core.shape.FromLines;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
+import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
 
 /** Takes the pictures of the documentation: the real window, one main view after the other, then ends the program. */
@@ -65,7 +75,9 @@ final class Screenshots {
         }));
         views.add(Map.entry("proposals", this::propose));
         views.add(Map.entry("trim", this::trim));
+        views.add(Map.entry("perspective", this::makeParallel));
         views.add(Map.entry("hand-over", () -> {
+            shell.session().orElseThrow().edits().undo();
             shell.session().orElseThrow().edits().undo();
             shell.go("handover");
         }));
@@ -106,9 +118,32 @@ final class Screenshots {
         robot.keyType(KeyCode.ESCAPE);
         shell.session().orElseThrow().goTo(Optional.of("fern-0170.jpg"));
         fire("#desk-shape");
+        fire("#page-trim");
         later(1, () -> fire("#find-border"));
         later(2, () -> fire("#find-border"));
         later(2.5, () -> find("#trim-top").requestFocus());
+    }
+
+    /** Two lines along joints of the wall behind the bottles, and what they make of it. */
+    private void makeParallel() {
+        find(".stage").requestFocus();
+        ShootSession session = shell.session().orElseThrow();
+        session.goTo(Optional.of("fern-0176.jpg"));
+        fire("#page-perspective");
+        SceneLines lines = new SceneLines(
+                List.of(
+                        new Segment(new Point(0.16, 0.035), new Point(0.225, 0.33)),
+                        new Segment(new Point(0.93, 0.035), new Point(0.845, 0.33))),
+                List.of());
+        session.edit(Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0176.jpg", photo -> solved(photo, lines)));
+        later(1, () -> fire("#by-lines"));
+    }
+
+    private static Photo solved(Photo photo, SceneLines lines) {
+        FromLines.Solved solved =
+                (FromLines.Solved) new FromLines(photo.size(), Optional.empty(), OptionalDouble.empty()).solve(lines);
+        Perspective perspective = Perspective.none(solved.focal35()).by(solved, lines);
+        return photo.withPerspective(Optional.of(perspective)).withAngle(solved.angle());
     }
 
     private static void later(double seconds, Runnable what) {

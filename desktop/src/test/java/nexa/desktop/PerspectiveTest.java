@@ -93,7 +93,9 @@ class PerspectiveTest extends WindowTest {
         Angle before = photo().angle();
         drawTwoUprights();
         assertThat(perspective()).isEmpty();
-        assertThat(photo().angle()).as("lines that are being drawn turn nothing").isEqualTo(before);
+        assertThat(photo().angle())
+                .as("lines that are being drawn turn nothing")
+                .isEqualTo(before);
         clickOn("#trace-makeUprights");
         waitFor(() -> perspective().isPresent());
         assertThat(off()[0]).isCloseTo(0, within(1e-6));

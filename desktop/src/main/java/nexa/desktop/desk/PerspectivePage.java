@@ -126,6 +126,9 @@ public final class PerspectivePage {
     }
 
     private void facedTo(double newTilt, double newSwing) {
+        if (!(Math.max(Math.abs(newTilt), Math.abs(newSwing)) <= Perspective.MOST)) {
+            throw new IllegalArgumentException("a camera is not turned so far");
+        }
         actions.faced(newTilt, newSwing, false);
         actions.letGo();
     }

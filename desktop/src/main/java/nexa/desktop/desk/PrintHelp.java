@@ -29,6 +29,9 @@ import nexa.desktop.parts.Words;
 /** What a crop gives in print: on which papers it fits, and from how far off it looks sharp. */
 public final class PrintHelp extends VBox {
     private static final double WHOLE_WITHIN = 0.0005;
+    /** With less of its pixels being the photo's own it is said that they are not. */
+    private static final double DRAWN_OUT = 0.99;
+
     private static final double DRAWN = 26;
     private static final double CM_PER_M = 100;
 
@@ -44,6 +47,11 @@ public final class PrintHelp extends VBox {
         Label title = Parts.label(Words.get("print.title"), "page-title");
         Label what = Parts.label(
                 Words.get("print.crop", Words.number(size.width(), 0), Words.number(size.height(), 0)), "quiet");
+        Size own = crop.effective();
+        if (own.width() < size.width() * DRAWN_OUT) {
+            what.setText(Words.get(
+                    "print.drawnOut", what.getText(), Words.number(own.width(), 0), Words.number(own.height(), 0)));
+        }
         HBox heading = new HBox(12, title, what, Parts.spacer(), Parts.closeButton(close));
         heading.setAlignment(Pos.BASELINE_LEFT);
         table.setHgap(18);

@@ -31,6 +31,7 @@ final class TracedLines implements TraceBar.Actions {
     void show(Trace trace, List<Segment> inPhoto) {
         traced = inPhoto;
         List<LinesUse> offered = session.photo()
+                .filter(session::isReady)
                 .map(photo -> LinesUse.offered(LinesHand.sorted(photo, inPhoto)))
                 .orElse(List.of());
         bar.show(trace, offered, hand.tools().tracing().isForPerspective());

@@ -123,7 +123,8 @@ final class Tracing implements DragTool.Use {
     /** The lines as the photo is levelled by them: where its perspective has been put right, as they lie there. */
     private Trace level() {
         return session.photo()
-                .filter(photo -> photo.preparation().perspective().isPresent())
+                .filter(photo -> session.isReady(photo)
+                        && photo.preparation().perspective().isPresent())
                 .map(photo -> trace.inPlane(photo.unstretchedPlane()::toPlane))
                 .orElse(trace);
     }

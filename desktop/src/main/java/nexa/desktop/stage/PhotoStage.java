@@ -30,9 +30,9 @@ public final class PhotoStage extends Region {
     private final StageDrawing drawing;
     private final StageNotes notes = new StageNotes(this);
     private final StageTools tools = new StageTools(notes);
+    private final Gliding gliding = new Gliding(this::aim);
     private Optional<PhotoCrop> base = Optional.empty();
     private Optional<Lying> shown = Optional.empty();
-    private Optional<Glide> glide = Optional.empty();
     /** While every frame is another drawing, none is drawn larger than the stage. */
     private boolean isTurning;
 
@@ -124,7 +124,7 @@ public final class PhotoStage extends Region {
             Angle angle = home.projection().angle();
             if (isInSamePlane
                     && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
-                glide(home);
+                gliding.glide(shown.orElseThrow().projection(), home);
             } else {
                 aim(home);
             }
@@ -149,7 +149,7 @@ public final class PhotoStage extends Region {
     }
 
     private void forgetDrawing() {
-        stopGliding();
+        gliding.stop();
         drawing.forget();
         shown = Optional.empty();
         tools.hide();
@@ -158,19 +158,19 @@ public final class PhotoStage extends Region {
 
     /** The photo slides under the crop, which stays where it is; or the crop over the photo, if that holds still. */
     public void slide(Crop draft) {
-        stopGliding();
+        gliding.stop();
         shown.ifPresent(now -> aim(placing.slid(now, draft)));
     }
 
     /** The crop changes over the photo, which stays where it is. */
     public void resize(Crop draft) {
-        stopGliding();
+        gliding.stop();
         shown.ifPresent(now -> aim(now.with(draft)));
     }
 
     /** The photo changes under the crop, which stays as large as it is. */
     public void fit(Crop draft) {
-        stopGliding();
+        gliding.stop();
         if (placing.hasSize()) {
             aim(new Lying(placing.home(base.orElseThrow(), draft, shown), draft));
         }
@@ -178,7 +178,7 @@ public final class PhotoStage extends Region {
 
     /** The photo turns. */
     public void turn(PhotoCrop draft) {
-        stopGliding();
+        gliding.stop();
         base = Optional.of(draft);
         isTurning = true;
         if (placing.hasSize()) {
@@ -208,7 +208,7 @@ public final class PhotoStage extends Region {
     private void fitAgain() {
         placing.fitAgain();
         if (shown.isPresent()) {
-            glide(home());
+            gliding.glide(shown.get().projection(), home());
         }
     }
 
@@ -218,13 +218,13 @@ public final class PhotoStage extends Region {
     }
 
     private void zoomTo(double scale, Point pointer) {
-        stopGliding();
+        gliding.stop();
         aim(placing.zoomed(base.orElseThrow(), shown.orElseThrow(), scale, pointer));
     }
 
     /** Moves the view by screen pixels, the crop staying where it is on the photo. */
     public void pan(Point way) {
-        stopGliding();
+        gliding.stop();
         shown.ifPresent(now -> aim(placing.panned(now, way)));
     }
 
@@ -255,30 +255,13 @@ public final class PhotoStage extends Region {
 
     /** The sides of the trim lie elsewhere. */
     public void trim(PhotoCrop draft) {
-        stopGliding();
+        gliding.stop();
         base = Optional.of(draft);
         shown.ifPresent(now -> aim(new Lying(now.projection(), draft.crop())));
     }
 
     private boolean isMoving() {
-        return isTurning || glide.isPresent();
-    }
-
-    private void glide(Lying target) {
-        stopGliding();
-        Projection from = shown.orElseThrow().projection();
-        if (from.equals(target.projection())) {
-            aim(target);
-        } else {
-            Glide begun = new Glide(from, target, this::aim, this::stopGliding);
-            glide = Optional.of(begun);
-            begun.start();
-        }
-    }
-
-    private void stopGliding() {
-        glide.ifPresent(Glide::stop);
-        glide = Optional.empty();
+        return isTurning || gliding.isOn();
     }
 
     /** Where the photo goes when nothing moves it. */
@@ -306,14 +289,14 @@ public final class PhotoStage extends Region {
         boolean isNewSize = placing.hasSize()
                 && projection().map(now -> !now.stage().equals(placing.size())).orElse(true);
         if (isNewSize && base.isPresent() && !reading.sources().isEmpty()) {
-            stopGliding();
+            gliding.stop();
             placing.fitAgain();
             aim(home());
         }
     }
 
     public void dispose() {
-        stopGliding();
+        gliding.stop();
         reading.stop();
         drawing.dispose();
     }

@@ -1,0 +1,35 @@
+package nexa.desktop.stage;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Brings the photo to where it is to lie, little by little; one such way at a time. */
+final class Gliding {
+    private final Consumer<Lying> aim;
+    private Optional<Glide> glide = Optional.empty();
+
+    /** @param aim hears where the photo is to lie in each frame */
+    Gliding(Consumer<Lying> aim) {
+        this.aim = aim;
+    }
+
+    boolean isOn() {
+        return glide.isPresent();
+    }
+
+    void glide(Projection from, Lying target) {
+        stop();
+        if (from.equals(target.projection())) {
+            aim.accept(target);
+        } else {
+            Glide begun = new Glide(from, target, aim, this::stop);
+            glide = Optional.of(begun);
+            begun.start();
+        }
+    }
+
+    void stop() {
+        glide.ifPresent(Glide::stop);
+        glide = Optional.empty();
+    }
+}
