@@ -124,18 +124,18 @@ final class Screenshots {
         later(2.5, () -> find("#trim-top").requestFocus());
     }
 
-    /** Two lines along joints of the wall behind the bottles, and what they make of it. */
+    /** Two lines along joints of the wall behind the vase, and what they make of it. */
     private void makeParallel() {
         find(".stage").requestFocus();
         ShootSession session = shell.session().orElseThrow();
-        session.goTo(Optional.of("fern-0176.jpg"));
+        session.goTo(Optional.of("fern-0177.jpg"));
         fire("#page-perspective");
         SceneLines lines = new SceneLines(
                 List.of(
-                        new Segment(new Point(0.16, 0.035), new Point(0.225, 0.33)),
-                        new Segment(new Point(0.93, 0.035), new Point(0.845, 0.33))),
+                        new Segment(new Point(0.2344, 0.05), new Point(0.1384, 0.848)),
+                        new Segment(new Point(0.8259, 0.05), new Point(0.904, 0.8557))),
                 List.of());
-        session.edit(Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0176.jpg", photo -> solved(photo, lines)));
+        session.edit(Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0177.jpg", photo -> solved(photo, lines)));
         later(1, () -> fire("#by-lines"));
     }
 

@@ -18,10 +18,9 @@ import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PictureLibrary;
 
 /**
- * Where the photo lies on the easel. Usually the crop holds still in the middle and the photo moves under it;
- * only while a handle is dragged does the photo stay, and afterwards it settles so that the crop fills the stage again. The
- * photo can be made to hold still instead, all of it in sight, with the crop moving over it. Zoomed in past that, nothing
- * settles, and the view can be moved.
+ * Where the photo lies on the easel. Usually the crop holds still in the middle and the photo moves under it; only while a handle
+ * is dragged does the photo stay, and afterwards it settles so that the crop fills the stage again. The photo can be made to hold
+ * still instead, all of it in sight, with the crop moving over it. Zoomed in past that, nothing settles; the view can be moved.
  */
 public final class PhotoStage extends Region {
     private final ObservableValue<Double> density = DevicePixels.at(this);
@@ -33,7 +32,6 @@ public final class PhotoStage extends Region {
     private final Gliding gliding = new Gliding(this::aim);
     private Optional<PhotoCrop> base = Optional.empty();
     private Optional<Lying> shown = Optional.empty();
-    /** While every frame is another drawing, none is drawn larger than the stage. */
     private boolean isTurning;
 
     public PhotoStage(PictureLibrary library) {
@@ -105,8 +103,8 @@ public final class PhotoStage extends Region {
 
     /** Shows a photo with its crop. The same photo glides there; another one is there at once, when it has been read. */
     public void show(PhotoCrop crop) {
-        boolean isSame = base.map(before -> before.photo().hasSamePictureAs(crop.photo()))
-                .orElse(false);
+        boolean isSame = base.filter(before -> before.photo().hasSamePictureAs(crop.photo()))
+                .isPresent();
         boolean isInSamePlane = isSame && base.orElseThrow().photo().hasSamePlaneAs(crop.photo());
         base = Optional.of(crop);
         isTurning = false;
@@ -248,8 +246,8 @@ public final class PhotoStage extends Region {
     }
 
     /** The whole photo with the sides of its trim, or the crop again. */
-    public void setTrimming(boolean trimming) {
-        tools.setTrimming(trimming);
+    public void setTrimming(boolean on) {
+        tools.setTrimming(on);
         base.ifPresent(crop -> aim(home()));
     }
 
@@ -260,6 +258,7 @@ public final class PhotoStage extends Region {
         shown.ifPresent(now -> aim(new Lying(now.projection(), draft.crop())));
     }
 
+    /** While every frame is another drawing, none is drawn larger than the stage. */
     private boolean isMoving() {
         return isTurning || gliding.isOn();
     }

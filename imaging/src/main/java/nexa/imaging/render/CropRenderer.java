@@ -57,16 +57,18 @@ public final class CropRenderer {
             Crop part = new Crop(crop.at(0.5, middle, angle), slice);
             try (Mat place = whole.rowRange(row, end);
                     Mat band = setUprightAndShrunk(
-                            photo, fromPlane, part, angle, finest, new PixelSize(result.width(), end - row))) {
+                            photo, fromPlane, part, angle, new PixelSize(result.width(), end - row))) {
                 band.copyTo(place);
             }
         }
         return whole;
     }
 
-    /** A band of the crop: set upright where the photo is finest at its own scale, then shrunk. */
-    private static Mat setUprightAndShrunk(
-            Mat photo, PixelMap fromPlane, Crop crop, Angle angle, double finest, PixelSize result) {
+    /** A band of the crop: set upright at the photo's own scale where that is finest in the band, then shrunk. */
+    private static Mat setUprightAndShrunk(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
+        // Never at less than the result's own scale: what is set upright is not enlarged any more.
+        double finest = Math.max(
+                fromPlane.finest(crop, angle), result.width() / crop.size().width());
         Size size = crop.size().times(finest);
         int reachX = LanczosResampling.reach(size.width() / result.width()) + MARGIN;
         int reachY = LanczosResampling.reach(size.height() / result.height()) + MARGIN;
