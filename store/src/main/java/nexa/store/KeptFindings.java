@@ -18,7 +18,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.find.Found;
 import nexa.core.find.FoundTrim;
-import nexa.core.geometry.Angle;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 
@@ -98,10 +97,10 @@ public final class KeptFindings {
         }
     }
 
-    /** What was done to the photo before it is looked at: all but the angle; a border is looked for in all of it. */
+    /** What was done to the photo before it is looked at: all but its shape; a border is looked for in all of it. */
     private static String preparation(Class<? extends Found> what, Photo photo) {
         Preparation done = photo.preparation();
-        return (what == FoundTrim.class ? done.inPixels() : done.withAngle(Angle.NONE)).fingerprint();
+        return (what == FoundTrim.class ? done.inPixels() : done.beforeShaping()).fingerprint();
     }
 
     private synchronized <T extends Found> Optional<T> get(Class<T> what, Photo photo, FileStamp now) {

@@ -69,9 +69,14 @@ public record Preparation(
                 new Angle(0 - angle.degrees()));
     }
 
+    /** The part that is done before anything is looked for in a photo: all but the perspective and the angle. */
+    public Preparation beforeShaping() {
+        return withPerspective(Optional.empty()).withAngle(Angle.NONE);
+    }
+
     /** The part that a picture kept in memory has in its pixels; the rest is done when it is drawn. */
     public Preparation inPixels() {
-        return withAngle(Angle.NONE).withTrim(Trim.NONE).withPerspective(Optional.empty());
+        return beforeShaping().withTrim(Trim.NONE);
     }
 
     /**

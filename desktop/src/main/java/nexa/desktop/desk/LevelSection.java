@@ -21,7 +21,7 @@ import org.kordamp.ikonli.feather.Feather;
 /** The desk's part for the photo's angle: vernier, typed angle, tracing, quarter turns, mirroring. */
 public final class LevelSection {
     /** What can be done with the level. */
-    public interface Actions extends Vernier.Listener {
+    public interface Actions extends DegreeScale.Listener {
         /** Finds the photo's level. */
         void find();
 
@@ -125,7 +125,7 @@ public final class LevelSection {
     }
 
     private void turn(double degrees) {
-        actions.turned(degrees, false);
+        actions.moved(degrees, false);
         actions.letGo();
     }
 

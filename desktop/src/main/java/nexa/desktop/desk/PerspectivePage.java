@@ -107,7 +107,7 @@ public final class PerspectivePage {
     }
 
     /** One of the scales is moved. */
-    private final class Moving implements FineScale.Listener {
+    private final class Moving implements DegreeScale.Listener {
         private final boolean isTilt;
 
         Moving(boolean isTilt) {

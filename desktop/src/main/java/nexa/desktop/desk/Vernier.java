@@ -3,11 +3,6 @@ package nexa.desktop.desk;
 import com.google.common.primitives.Doubles;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.AccessibleRole;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
@@ -17,11 +12,8 @@ import javafx.scene.text.Text;
 import nexa.core.geometry.Angle;
 import nexa.desktop.parts.Words;
 
-/**
- * A straight vernier with a plumb for the photo's angle. A drag turns coarsely, with Shift finely; the wheel and the arrow
- * keys go by hundredths of a degree, with Shift by tenths; a double click is as shot.
- */
-public final class Vernier extends Region {
+/** A straight vernier with a plumb for the photo's angle. */
+public final class Vernier extends DegreeScale {
     /** The finest step, in degrees. */
     public static final double STEP = 0.01;
 
@@ -29,88 +21,31 @@ public final class Vernier extends Region {
     private static final double HALF_SPAN = 5;
     private static final double KEPT_IN_SIGHT = 4.5;
     private static final double SCALE_TOP = 20;
-    private static final double FINE = 0.1;
 
-    /** Hears how far the photo is to be turned. */
-    interface Listener {
-        /** @param isHeld whether the hand is still at it */
-        void turned(double degrees, boolean isHeld);
-
-        /** The hand let go. */
-        void letGo();
-    }
-
-    private final Listener listener;
     private final Path scale = new Path();
     private final List<Text> numbers = new ArrayList<>();
     private final Polygon plumb = new Polygon(-5, 0, 5, 0, 0, 8);
     private final Path thread = new Path();
-    private double degrees;
     private double middle;
-    private double lastX;
-    private double held;
 
     Vernier(Listener listener) {
-        this.listener = listener;
-        getStyleClass().add("vernier");
+        super(STEP, Angle.MOST, listener);
         setId("vernier");
-        setFocusTraversable(true);
-        setAccessibleRole(AccessibleRole.SLIDER);
         setMinHeight(HEIGHT);
         setPrefHeight(HEIGHT);
         scale.getStyleClass().add("vernier-scale");
         plumb.getStyleClass().add("vernier-plumb");
         thread.getStyleClass().add("vernier-thread");
         getChildren().addAll(scale, thread, plumb);
-        setOnMousePressed(this::take);
-        setOnMouseDragged(this::drag);
-        setOnMouseReleased(event -> listener.letGo());
-        setOnScroll(event -> {
-            if (event.getDeltaY() + event.getDeltaX() != 0) {
-                boolean isUp = event.getDeltaY() + event.getDeltaX() > 0;
-                turn(degrees + (isUp ? STEP : -STEP), false);
-                event.consume();
-            }
-        });
-        setOnKeyPressed(event -> {
-            int way = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
-            if (way != 0 && !event.isControlDown()) {
-                turn(degrees + way * (event.isShiftDown() ? 10 * STEP : STEP), false);
-                event.consume();
-            }
-        });
     }
 
-    /** Shows an angle. */
-    void show(double newDegrees) {
-        degrees = newDegrees;
-        setAccessibleText(Words.get("level.text", Words.number(degrees, 2)));
-        requestLayout();
+    @Override
+    String words(double value) {
+        return Words.get("level.text", Words.number(value, 2));
     }
 
-    private void take(MouseEvent event) {
-        requestFocus();
-        lastX = event.getX();
-        held = degrees;
-        if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
-            turn(0, false);
-            held = 0;
-        }
-    }
-
-    private void drag(MouseEvent event) {
-        double way = (event.getX() - lastX) / perDegree();
-        lastX = event.getX();
-        held = Angle.nearest(held + (event.isShiftDown() ? FINE * way : way)).degrees();
-        turn(held, true);
-    }
-
-    private void turn(double wanted, boolean isHeld) {
-        double stepped = Math.rint(wanted / STEP) * STEP;
-        listener.turned(Angle.nearest(stepped).degrees(), isHeld);
-    }
-
-    private double perDegree() {
+    @Override
+    double perDegree() {
         return Math.max(1, getWidth() - 16) / (2 * HALF_SPAN);
     }
 
@@ -121,7 +56,7 @@ public final class Vernier extends Region {
     @Override
     protected void layoutChildren() {
         // The scale moves on only when the plumb would leave it.
-        middle = Doubles.constrainToRange(0, degrees - KEPT_IN_SIGHT, degrees + KEPT_IN_SIGHT);
+        middle = Doubles.constrainToRange(0, degrees() - KEPT_IN_SIGHT, degrees() + KEPT_IN_SIGHT);
         List<PathElement> ticks = new ArrayList<>();
         getChildren().removeAll(numbers);
         numbers.clear();
@@ -142,7 +77,7 @@ public final class Vernier extends Region {
         ticks.add(new MoveTo(8, HEIGHT - 3.5));
         ticks.add(new LineTo(getWidth() - 8, HEIGHT - 3.5));
         scale.getElements().setAll(ticks);
-        double at = x(degrees);
+        double at = x(degrees());
         thread.getElements().setAll(new MoveTo(at, SCALE_TOP - 4), new LineTo(at, HEIGHT - 8));
         plumb.relocate(at - 5, HEIGHT - 9);
     }

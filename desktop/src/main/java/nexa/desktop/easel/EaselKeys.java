@@ -11,9 +11,8 @@ import nexa.core.geometry.Point;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Trim;
+import nexa.desktop.desk.DegreeScale;
 import nexa.desktop.desk.EaselSettings;
-import nexa.desktop.desk.FineScale;
-import nexa.desktop.desk.Vernier;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.LineEnds;
 import nexa.desktop.stage.PhotoStage;
@@ -91,7 +90,7 @@ final class EaselKeys {
         boolean isArrow = key.getCode().isArrowKey();
         boolean isAction = key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.SPACE;
         Object target = key.getTarget();
-        return isArrow && (target instanceof Vernier || target instanceof FineScale)
+        return isArrow && target instanceof DegreeScale
                 || (isArrow || isAction) && (target instanceof Slider || target instanceof ComboBoxBase<?>)
                 || isAction && target instanceof ButtonBase;
     }

@@ -24,7 +24,7 @@ final class Levelling implements LevelSection.Actions {
     }
 
     @Override
-    public void turned(double degrees, boolean isHeld) {
+    public void moved(double degrees, boolean isHeld) {
         hand.tools().tracing().clear();
         hand.gestures().photo().turnTo(degrees, isHeld);
     }

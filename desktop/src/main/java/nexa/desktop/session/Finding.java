@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.application.Platform;
 import nexa.core.find.Found;
-import nexa.core.geometry.Angle;
 import nexa.core.propose.CropProposer;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.Scene;
@@ -104,10 +103,10 @@ public final class Finding implements AutoCloseable {
         });
     }
 
-    /** What is seen in a photo does not depend on its angle, its mark and the format: it is looked at once for all. */
+    /** What is seen in a photo does not depend on its shape and its angle, its mark and the format: it is looked at once for all. */
     private Optional<Scene> scene(Photo photo, Ticket ticket) throws PhotoProblem {
         SceneOf key =
-                new SceneOf(photo.file(), photo.identity(), photo.preparation().withAngle(Angle.NONE));
+                new SceneOf(photo.file(), photo.identity(), photo.preparation().beforeShaping());
         Scene known = scenes.getIfPresent(key);
         if (known != null) {
             return Optional.of(known);
