@@ -78,7 +78,7 @@ public final class EaselView extends View {
         this.hand = new StageHand(session, stage, new Hearing());
         this.hint = new StageHint(stage, hand.tool());
         Reshaping reshaping = new Reshaping(session, hand.gestures(), this::say);
-        this.lines = new LinesHand(stage, hand, reshaping, this::say, this::linesChanged);
+        this.lines = new LinesHand(stage, hand, reshaping, this::say, this::markByLines);
         this.traced = new TracedLines(session, stage, hand, lines);
         this.find = new FindLevel(session, stage, hand, hint, reshaping, lines::showOwn, this::say);
         this.perspective = new PerspectiveHand(session, stage, hand, reshaping, lines, messages);
@@ -177,12 +177,11 @@ public final class EaselView extends View {
     private void say(String words) {
         hint.say(words);
         desk.level().markTracing(hand.tools().isTracing());
+        markByLines();
     }
 
-    /** A further line is drawn to those at hand. */
-    private void linesChanged() {
-        hand.tools().tracing().lead(lines.isShown() ? Optional.of(lines::add) : Optional.empty());
-        perspectivePage.markByLines(lines.isShown());
+    private void markByLines() {
+        perspectivePage.markByLines(lines.isShown() || hand.tools().tracing().isForPerspective());
     }
 
     @Override

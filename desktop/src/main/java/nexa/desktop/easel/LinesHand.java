@@ -150,7 +150,7 @@ final class LinesHand implements LinesBar.Actions {
      *
      * @param drawn in the photo's pixels
      */
-    void add(Segment drawn) {
+    private void add(Segment drawn) {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
             List<Segment> all = Stream.concat(inPhoto(photo, known).stream(), Stream.of(drawn))
                     .toList();
@@ -162,6 +162,7 @@ final class LinesHand implements LinesBar.Actions {
     public void putAway() {
         lines = Optional.empty();
         drag = Optional.empty();
+        hand.tools().tracing().giveFurtherTo(Optional.empty());
         stage.showLines(List.of());
         bar.hide();
         changed.run();
@@ -170,6 +171,7 @@ final class LinesHand implements LinesBar.Actions {
     private void show(SceneLines known, LinesUse by) {
         lines = Optional.of(known);
         use = by;
+        hand.tools().tracing().giveFurtherTo(Optional.of(this::add));
         tell();
         changed.run();
     }

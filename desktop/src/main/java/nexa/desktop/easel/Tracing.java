@@ -23,7 +23,7 @@ final class Tracing implements DragTool.Use {
     private final Consumer<String> say;
     private final BiConsumer<Trace, List<Segment>> changed;
     private Trace trace = Trace.NONE;
-    private Optional<Consumer<Segment>> other = Optional.empty();
+    private Optional<Consumer<Segment>> furtherTo = Optional.empty();
     private boolean addsAlways;
 
     /**
@@ -37,9 +37,9 @@ final class Tracing implements DragTool.Use {
         this.changed = changed;
     }
 
-    /** Lines drawn with Ctrl are for somebody else; empty to keep them. */
-    void lead(Optional<Consumer<Segment>> newOther) {
-        other = newOther;
+    /** Lines drawn with Ctrl go to others, which are at hand already; empty to keep them. */
+    void giveFurtherTo(Optional<Consumer<Segment>> others) {
+        furtherTo = others;
     }
 
     /** Whether every line is a further one, without Ctrl too. */
@@ -94,9 +94,9 @@ final class Tracing implements DragTool.Use {
             if (!Trace.isLongEnough(from.distance(to))) {
                 show();
                 say.accept(Words.get("trace.tooShort"));
-            } else if (adds(held) && other.isPresent()) {
+            } else if (adds(held) && furtherTo.isPresent()) {
                 show();
-                other.get().accept(line);
+                furtherTo.get().accept(line);
             } else {
                 set(adds(held) ? trace.with(line) : Trace.NONE.with(line));
             }
