@@ -57,8 +57,10 @@ class FindTest extends WindowTest {
         waitFor(() -> isSaid(words -> words.startsWith("Turned") || words.startsWith("Level already")));
         assertThat(angle(LEANS)).isEqualTo(found);
         push(KeyCode.F);
-        waitFor(() -> isSaid(words -> words.startsWith("Level already")));
+        // The camera looked down a little.
+        waitFor(() -> isSaid(words -> words.startsWith("Uprights run together")));
         assertThat(angle(LEANS)).isEqualTo(found);
+        assertThat(session().shoot().photo(LEANS).preparation().perspective()).isEmpty();
 
         Shoot levelled = session().shoot();
         while (angle(LEANS) != 0) {
