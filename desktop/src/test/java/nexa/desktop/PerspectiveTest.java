@@ -147,6 +147,18 @@ class PerspectiveTest extends WindowTest {
         waitFor(() -> perspective().equals(Optional.of(made)));
         clickOn("#lines-turn-only");
         waitFor(() -> perspective().isEmpty());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> perspective().equals(Optional.of(made)));
+    }
+
+    /** Uprights that run together alike to both sides are level in the mean. */
+    @Test
+    void linesDrawnForAPerspectiveCanTurnOnly() {
+        drawTwoUprights();
+        clickOn("#trace-turn-only");
+        waitFor(() -> !photo().angle().equals(Angle.NONE));
+        assertThat(perspective()).isEmpty();
+        assertThat(photo().angle().degrees()).isBetween(-6.0, 6.0);
     }
 
     @Test

@@ -50,6 +50,11 @@ public record Trace(List<LevelLine> lines) {
         return Math.abs(leanOnScreen(line, angle)) < LEVEL_ALREADY;
     }
 
+    /** Lines traced by hand. */
+    public static Trace of(List<Segment> lines) {
+        return new Trace(lines.stream().map(LevelLine::of).toList());
+    }
+
     /** With a line traced by hand. */
     public Trace with(Segment line) {
         List<LevelLine> more = new ArrayList<>(lines);

@@ -11,6 +11,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.level.Trace;
 import nexa.core.shape.FromLines;
 import nexa.core.shape.Plane;
 import nexa.core.shape.SceneLines;
@@ -123,11 +124,11 @@ final class LinesHand implements LinesBar.Actions {
     @Override
     public void turnOnly() {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
-            List<Segment> inPhoto = inPhoto(photo, known);
+            Trace trace = Trace.of(inPhoto(photo, known));
             putAway();
-            hand.gestures().photo().reshape(Optional.empty(), photo.angle(), false);
+            hand.gestures().photo().reshape(Optional.empty(), trace.angle().orElse(photo.angle()), false);
             hand.gestures().finish();
-            hand.tools().tracing().levelBy(inPhoto);
+            hand.tools().tracing().keep(trace.lines());
         }));
         stage.requestFocus();
     }

@@ -135,9 +135,11 @@ final class Tracing implements DragTool.Use {
                         Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(angle))));
     }
 
-    /** Levels the photo by lines in its pixels, as if they had just been traced. */
+    /** Levels the photo by lines in its pixels, all together though they may differ, and keeps them at hand. */
     void levelBy(List<Segment> lines) {
-        set(new Trace(lines.stream().map(LevelLine::of).toList()));
+        trace = Trace.of(lines);
+        level().angle().ifPresent(this::turn);
+        show();
     }
 
     /** Keeps the lines at hand by which the photo was levelled. */
