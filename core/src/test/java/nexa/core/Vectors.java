@@ -13,6 +13,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Tune;
 
 /** Worked cases that a separate program made, and how to read them. */
 public final class Vectors {
@@ -41,6 +42,17 @@ public final class Vectors {
 
     public static Crop crop(JsonNode crop) {
         return new Crop(point(crop.get("centre")), size(crop.get("size")));
+    }
+
+    /** A follower's tune, if it has one. */
+    public static Tune tune(JsonNode follower) {
+        JsonNode tune = follower.get("tune");
+        return tune.isNull()
+                ? Tune.NONE
+                : new Tune(
+                        tune.get("dx").asDouble(),
+                        tune.get("dy").asDouble(),
+                        tune.get("zoom").asDouble());
     }
 
     public static Outline outline(JsonNode photo) {

@@ -33,10 +33,7 @@ public record FoundPerspective(Reason reason, Optional<FromLines.Solved> solved,
 
     /** What was found of a level may tell of uprights. */
     public static FoundPerspective of(FoundLevel level, Photo photo, OptionalDouble focal35) {
-        List<Segment> found = level.lines().stream()
-                .map(LevelLine::segment)
-                .map(line -> stored(line, photo))
-                .toList();
+        List<Segment> found = level.lines().stream().map(LevelLine::segment).toList();
         SceneLines uprights = new SceneLines(
                 SceneLines.sorted(found, photo.space(), photo.angle()).uprights(), List.of());
         FromLines solver = new FromLines(photo.size(), Optional.empty(), focal35);
@@ -49,10 +46,6 @@ public record FoundPerspective(Reason reason, Optional<FromLines.Solved> solved,
         return runsTogether
                 ? new FoundPerspective(Reason.UPRIGHTS, Optional.of(solved), uprights)
                 : new FoundPerspective(Reason.PARALLEL, Optional.empty(), SceneLines.NONE);
-    }
-
-    private static Segment stored(Segment line, Photo photo) {
-        return new Segment(SceneLines.stored(line.from(), photo.size()), SceneLines.stored(line.to(), photo.size()));
     }
 
     @Override

@@ -34,10 +34,12 @@ final class ActiveRows {
      *
      * @param start rows that hold the first answer back
      */
-    Tightest.Answer from(Tightest.Row... start) {
-        System.arraycopy(start, 0, near, 0, start.length);
-        System.arraycopy(start, 0, exact, 0, start.length);
-        if (!solve(start.length)) {
+    Tightest.Answer from(List<Tightest.Row> start) {
+        for (int i = 0; i < start.size(); i++) {
+            near[i] = start.get(i);
+            exact[i] = near[i];
+        }
+        if (!solve(start.size())) {
             return null;
         }
         for (int step = 0; step < MOST_STEPS; step++) {
@@ -136,19 +138,17 @@ final class ActiveRows {
                 two = (a * rightTwo - b * right) / determinant;
             }
         }
-        double further = (count > 1 ? one * exact[1].s() : 0) + (count > 2 ? two * exact[2].s() : 0);
-        double zero = (wish.d() - further) / first.s();
+        // A row that is not there has no multiplier; any other stands for it.
+        Tightest.Row second = count > 1 ? exact[1] : first;
+        Tightest.Row third = count > 2 ? exact[2] : first;
+        double zero = (wish.d() - one * second.s() - two * third.s()) / first.s();
         if (Math.min(zero, Math.min(one, two)) < -ROUNDING) {
             return false;
         }
-        x = wish.x() - half * (zero * first.x() + along(1, count, one, true) + along(2, count, two, true));
-        y = wish.y() - half * (zero * first.y() + along(1, count, one, false) + along(2, count, two, false));
+        x = wish.x() - half * (zero * first.x() + one * second.x() + two * third.x());
+        y = wish.y() - half * (zero * first.y() + one * second.y() + two * third.y());
         t = (first.c() - first.x() * x - first.y() * y) / first.s();
         return true;
-    }
-
-    private double along(int row, int count, double multiplier, boolean isX) {
-        return row < count ? multiplier * (isX ? exact[row].x() : exact[row].y()) : 0;
     }
 
     /** The part of a row across the first one, weighed so that t drops out: n − n₀ s / s₀. */

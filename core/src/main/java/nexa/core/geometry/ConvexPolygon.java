@@ -73,18 +73,24 @@ final class ConvexPolygon implements Region {
         double across = bounds.extent().x() / 2 / unit;
         double down = bounds.extent().y() / 2 / unit;
         // The bounding box, so that three rows meet where only two opposite edges hold the crop.
-        Tightest.Row right = new Tightest.Row(1, 0, 0, across);
-        Tightest.Row below = new Tightest.Row(0, 1, 0, down);
-        Tightest.Row most = new Tightest.Row(0, 0, 1, BEYOND_GROWTH);
-        List<Tightest.Row> rows = scaled.rows();
-        Tightest.Aim aim = new Tightest.Largest();
-        Tightest.Answer answer = new ActiveRows(aim, rows).from(right, below, most);
-        if (answer == null) {
-            Tightest.Row left = new Tightest.Row(-1, 0, 0, across);
-            Tightest.Row above = new Tightest.Row(0, -1, 0, down);
-            answer = new Tightest(aim, rows).from(List.of(right, left, below, above, most));
-        }
-        return answer.t() / scaled.reach();
+        List<Tightest.Row> start = List.of(
+                new Tightest.Row(1, 0, 0, across),
+                new Tightest.Row(0, 1, 0, down),
+                new Tightest.Row(0, 0, 1, BEYOND_GROWTH),
+                new Tightest.Row(-1, 0, 0, across),
+                new Tightest.Row(0, -1, 0, down));
+        return best(new Tightest.Largest(), scaled.rows(), start, 3).t() / scaled.reach();
+    }
+
+    /**
+     * The best answer, found the short way if that leads anywhere.
+     *
+     * @param start what the long way starts from
+     * @param held how many of these, the first ones, hold the first answer of the short way
+     */
+    private static Tightest.Answer best(Tightest.Aim aim, List<Tightest.Row> rows, List<Tightest.Row> start, int held) {
+        Tightest.Answer quick = new ActiveRows(aim, rows).from(start.subList(0, held));
+        return quick != null ? quick : new Tightest(aim, rows).from(start);
     }
 
     @Override
@@ -168,10 +174,7 @@ final class ConvexPolygon implements Region {
         Tightest.Row wholly = new Tightest.Row(0, 0, 1, scaled.reach());
         List<Tightest.Row> rows = scaled.rows();
         rows.add(wholly);
-        Tightest.Answer answer = new ActiveRows(near, rows).from(wholly);
-        if (answer == null) {
-            answer = new Tightest(near, rows).from(List.of(wholly));
-        }
+        Tightest.Answer answer = best(near, rows, List.of(wholly), 1);
         double factor = answer.t() / scaled.reach();
         if (factor < LEAST) {
             double least = LEAST * Math.min(1, growth(wish.size(), angle));

@@ -2,6 +2,7 @@ package nexa.core.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** A straight line from one point to another. */
 public record Segment(Point from, Point to) {
@@ -13,6 +14,11 @@ public record Segment(Point from, Point to) {
             sides.add(new Segment(corners.get(i), corners.get((i + 1) % corners.size())));
         }
         return sides;
+    }
+
+    /** The line between where its ends are moved to. */
+    public Segment mapped(UnaryOperator<Point> move) {
+        return new Segment(move.apply(from), move.apply(to));
     }
 
     public double length() {

@@ -32,7 +32,7 @@ public record LevelLine(Segment segment, double convergence) {
 
     /** The same line where perspective has been taken out, so that it does not run together with others any more. */
     LevelLine inPlane(UnaryOperator<Point> toPlane) {
-        return of(new Segment(toPlane.apply(segment.from()), toPlane.apply(segment.to())));
+        return of(segment.mapped(toPlane));
     }
 
     /** How far the photo is off level by this line, in degrees, −45 ≤ lean < 45, positive clockwise. */

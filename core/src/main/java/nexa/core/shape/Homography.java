@@ -33,13 +33,12 @@ public record Homography(Row x, Row y, Row depth) {
     /** How what it leads to moves with a place. */
     Matrix derivative(Point place) {
         double deep = depth.at(place);
-        double across = x.at(place) / deep;
-        double down = y.at(place) / deep;
+        Point at = at(place);
         return new Matrix(
-                (x.across - across * depth.across) / deep,
-                (x.down - across * depth.down) / deep,
-                (y.across - down * depth.across) / deep,
-                (y.down - down * depth.down) / deep);
+                (x.across - at.x() * depth.across) / deep,
+                (x.down - at.x() * depth.down) / deep,
+                (y.across - at.y() * depth.across) / deep,
+                (y.down - at.y() * depth.down) / deep);
     }
 
     /** The same map where both sides are counted from another origin, which lay at a place until now. */

@@ -34,15 +34,17 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
     /**
      * Lines of a photo, sorted by what they are nearer to on screen.
      *
-     * @param lines as fractions of the photo's width and height
+     * @param lines in the photo's pixels
      * @param angle how far the photo is turned
      */
     public static SceneLines sorted(List<Segment> lines, PhotoSpace space, Angle angle) {
         List<Segment> uprights = new ArrayList<>();
         List<Segment> levels = new ArrayList<>();
         for (Segment line : lines) {
-            Point way = angle.toScreen(space.toPlane(line.to()).minus(space.toPlane(line.from())));
-            (Math.abs(way.y()) > Math.abs(way.x()) ? uprights : levels).add(line);
+            Segment stored = line.mapped(end -> stored(end, space.photo()));
+            Segment inPlane = stored.mapped(space::toPlane);
+            Point way = angle.toScreen(inPlane.to().minus(inPlane.from()));
+            (Math.abs(way.y()) > Math.abs(way.x()) ? uprights : levels).add(stored);
         }
         return new SceneLines(uprights, levels);
     }
@@ -69,6 +71,11 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
     /** All of them, the uprights first. */
     public List<Segment> all() {
         return Stream.concat(uprights.stream(), levels.stream()).toList();
+    }
+
+    /** All of them where they lie in a photo of a size, in its pixels. */
+    public List<Segment> inPhoto(Size photo) {
+        return moved(all(), end -> new Point(end.x() * photo.width(), end.y() * photo.height()));
     }
 
     /** With another line in the place of one of {@link #all}. */
@@ -112,8 +119,6 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
     }
 
     private static List<Segment> moved(List<Segment> lines, UnaryOperator<Point> how) {
-        return lines.stream()
-                .map(line -> new Segment(how.apply(line.from()), how.apply(line.to())))
-                .toList();
+        return lines.stream().map(line -> line.mapped(how)).toList();
     }
 }

@@ -18,7 +18,6 @@ import nexa.core.shape.Plane;
 import nexa.core.shape.ReshapeVectors;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Subject;
-import nexa.core.shoot.Tune;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -42,13 +41,6 @@ class FollowInPlaneTest {
         assertThat(pattern.place().x()).isCloseTo(expected.get("px").asDouble(), within(1e-8));
         assertThat(pattern.place().y()).isCloseTo(expected.get("py").asDouble(), within(1e-8));
         for (JsonNode follower : given.get("followers")) {
-            JsonNode tune = follower.get("tune");
-            Tune nudge = tune.isNull()
-                    ? Tune.NONE
-                    : new Tune(
-                            tune.get("dx").asDouble(),
-                            tune.get("dy").asDouble(),
-                            tune.get("zoom").asDouble());
             Follower.Result result = new Follower(
                             pattern,
                             ReshapeVectors.plane(follower).outline(),
@@ -56,7 +48,7 @@ class FollowInPlaneTest {
                             spot(follower),
                             EnumSet.allOf(Carry.class),
                             Optional.empty())
-                    .resolve(nudge);
+                    .resolve(Vectors.tune(follower));
             Crop crop = Vectors.crop(follower.get("crop"));
             assertThat(result.crop().centre().distance(crop.centre())).isLessThan(PIXELS);
             assertThat(result.crop().size().width()).isCloseTo(crop.size().width(), within(PIXELS));

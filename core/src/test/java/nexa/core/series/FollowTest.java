@@ -30,7 +30,6 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
-import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -79,14 +78,8 @@ class FollowTest {
         List<Photo> photos = new ArrayList<>();
         photos.add(photo("lead.jpg", lead, own));
         for (JsonNode follower : given.get("followers")) {
-            JsonNode tune = follower.get("tune");
-            Tune nudge = tune.isNull()
-                    ? Tune.NONE
-                    : new Tune(
-                            tune.get("dx").asDouble(),
-                            tune.get("dy").asDouble(),
-                            tune.get("zoom").asDouble());
-            Placement follow = new Placement.Follow(nudge, EnumSet.allOf(Carry.class), Optional.empty(), false);
+            Placement follow =
+                    new Placement.Follow(Vectors.tune(follower), EnumSet.allOf(Carry.class), Optional.empty(), false);
             photos.add(photo(
                     "follower-" + photos.size() + ".jpg", follower, new CropEntry(follow, turn(follower), false)));
         }

@@ -1,9 +1,12 @@
 package nexa.desktop.desk;
 
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -56,11 +59,10 @@ public final class PerspectivePage {
     private final Actions actions;
     private final FineScale tilt;
     private final FineScale swing;
-    private final TextField tiltNumber;
-    private final TextField swingNumber;
+    /** The typed numbers, and what each shows. */
+    private final Map<TextField, Supplier<String>> numbers = new LinkedHashMap<>();
+
     private final TextField strength;
-    private final TextField stretch;
-    private final TextField focal;
     private final Label source = Parts.label("", "small", "quiet");
     private final ToggleButton byLines;
     private final Button asShot;
@@ -72,11 +74,32 @@ public final class PerspectivePage {
         this.actions = actions;
         tilt = new FineScale("tilt", "perspective.tilt", Perspective.MOST, new Moving(true));
         swing = new FineScale("swing", "perspective.swing", Perspective.MOST, new Moving(false));
-        tiltNumber = number("tilt-number", "perspective.tilt", 4, degrees -> facedTo(degrees, now().swing()));
-        swingNumber = number("swing-number", "perspective.swing", 4, degrees -> facedTo(now().tilt(), degrees));
-        stretch = number("stretch", "perspective.stretch", 3, actions::stretch);
-        focal = number("focal-length", "perspective.focal", 4, actions::focalLength);
-        strength = number("strength", "perspective.strength", 4, actions::strength);
+        TextField tiltNumber = number(
+                "tilt-number",
+                "perspective.tilt",
+                4,
+                () -> degrees(now().tilt()),
+                degrees -> facedTo(degrees, now().swing()));
+        TextField swingNumber = number(
+                "swing-number",
+                "perspective.swing",
+                4,
+                () -> degrees(now().swing()),
+                degrees -> facedTo(now().tilt(), degrees));
+        TextField stretch =
+                number("stretch", "perspective.stretch", 3, () -> Words.number(now().stretch(), 2), actions::stretch);
+        TextField focal = number(
+                "focal-length",
+                "perspective.focal",
+                4,
+                () -> Words.get("camera.focal", Words.number(shownFocal.millimetres(), 0)),
+                actions::focalLength);
+        strength = number(
+                "strength",
+                "perspective.strength",
+                4,
+                () -> Words.get("desk.percent.value", Words.number(now().strength(), 0)),
+                actions::strength);
         byLines = Parts.toggle("perspective.byLines", "choice", "small-button");
         byLines.setId("by-lines");
         byLines.setMinWidth(Region.USE_PREF_SIZE);
@@ -137,7 +160,11 @@ public final class PerspectivePage {
         return shown.orElseGet(() -> Perspective.none(shownFocal.millimetres()));
     }
 
-    private TextField number(String id, String key, int columns, DoubleConsumer typed) {
+    private static String degrees(double value) {
+        return Words.get("level.degrees", Words.number(value, 2));
+    }
+
+    private TextField number(String id, String key, int columns, Supplier<String> words, DoubleConsumer typed) {
         TextField text = Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
         text.setMinWidth(Region.USE_PREF_SIZE);
         text.setOnAction(event -> {
@@ -148,6 +175,7 @@ public final class PerspectivePage {
             }
             refill();
         });
+        numbers.put(text, words);
         return text;
     }
 
@@ -168,35 +196,18 @@ public final class PerspectivePage {
         shownFocal = focalLength;
         tilt.show(now().tilt());
         swing.show(now().swing());
-        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
+        numbers.forEach((text, words) -> {
             if (!text.isFocused()) {
-                fill(text);
+                text.setText(words.get());
             }
-        }
+        });
         strength.setDisable(now().tilt() == 0 && now().swing() == 0);
         source.setText(Words.of("focal.source", focalLength.source()));
         asShot.setDisable(perspective.isEmpty());
     }
 
     private void refill() {
-        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
-            fill(text);
-        }
-    }
-
-    private void fill(TextField text) {
-        Perspective now = now();
-        if (text == tiltNumber) {
-            text.setText(Words.get("level.degrees", Words.number(now.tilt(), 2)));
-        } else if (text == swingNumber) {
-            text.setText(Words.get("level.degrees", Words.number(now.swing(), 2)));
-        } else if (text == strength) {
-            text.setText(Words.get("desk.percent.value", Words.number(now.strength(), 0)));
-        } else if (text == stretch) {
-            text.setText(Words.number(now.stretch(), 2));
-        } else {
-            text.setText(Words.get("camera.focal", Words.number(shownFocal.millimetres(), 0)));
-        }
+        numbers.forEach((text, words) -> text.setText(words.get()));
     }
 
     /** Whether the lines are being drawn, or shown. */
@@ -208,9 +219,7 @@ public final class PerspectivePage {
         shown = Optional.empty();
         tilt.show(0);
         swing.show(0);
-        for (TextField text : new TextField[] {tiltNumber, swingNumber, strength, stretch, focal}) {
-            text.clear();
-        }
+        numbers.keySet().forEach(TextField::clear);
         source.setText("");
     }
 }

@@ -11,7 +11,6 @@ import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundPerspective;
 import nexa.core.find.TakeFound;
 import nexa.core.geometry.Angle;
-import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -81,7 +80,7 @@ final class FindLevel {
     private void hear(Photo asked, FoundLevel level) {
         if (hand.gestures().isBusy()) {
             offer.unsay();
-        } else if (level.isSomething() && isLevel(asked, level) && offersParallel(asked, level)) {
+        } else if (level.isSomething() && isLevel(asked, level.angle(asked)) && offersParallel(asked, level)) {
             shown.stop();
         } else if (level.certainty() == Certainty.SURE) {
             take(asked, level);
@@ -93,8 +92,8 @@ final class FindLevel {
         }
     }
 
-    private static boolean isLevel(Photo photo, FoundLevel level) {
-        return Math.abs(photo.angle().degrees() - level.angle(photo).degrees()) < ALREADY;
+    private static boolean isLevel(Photo photo, Angle angle) {
+        return Math.abs(photo.angle().degrees() - angle.degrees()) < ALREADY;
     }
 
     /** Uprights that run together in a photo that is level already can be made parallel. */
@@ -104,11 +103,7 @@ final class FindLevel {
         }
         FoundPerspective uprights = FoundPerspective.of(level, photo, reshaping.knownFocalLength(photo));
         if (uprights.isSomething()) {
-            List<Segment> lines = uprights.lines().all().stream()
-                    .map(line -> new Segment(
-                            photo.space().inPhoto(line.from()), photo.space().inPhoto(line.to())))
-                    .toList();
-            parallel.make(photo, uprights, lines, FoundWords.offer(uprights));
+            parallel.make(photo, uprights, uprights.lines().inPhoto(photo.size()), FoundWords.offer(uprights));
         }
         return uprights.isSomething();
     }
@@ -120,7 +115,7 @@ final class FindLevel {
 
     private void take(Photo photo, FoundLevel level) {
         Angle angle = level.angle(photo);
-        boolean isLevel = isLevel(photo, level);
+        boolean isLevel = isLevel(photo, angle);
         if (!isLevel) {
             session.edit(Edit.Kind.LEVEL, shoot -> shoot.with(photo.file(), before -> before.withAngle(angle)));
         }

@@ -54,7 +54,7 @@ final class LinesBar extends StageBar {
         done.getChildren().add(turn);
         for (LinesUse one : LinesUse.offered(lines)) {
             ToggleButton make = Parts.toggle(one.key(), "choice", "small-button");
-            make.setId("lines-" + one.key().replaceFirst(".*\\.", ""));
+            make.setId(one.id("lines-"));
             make.setSelected(one == use);
             make.setOnAction(event -> actions.make(one));
             done.getChildren().add(make);

@@ -5,9 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import javafx.geometry.Point2D;
 import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
@@ -96,11 +94,7 @@ final class LinesHand implements LinesBar.Actions {
 
     /** Lines in the photo's pixels, by kind. */
     static SceneLines sorted(Photo photo, List<Segment> traced) {
-        List<Segment> stored = traced.stream()
-                .map(line -> new Segment(
-                        SceneLines.stored(line.from(), photo.size()), SceneLines.stored(line.to(), photo.size())))
-                .toList();
-        return SceneLines.sorted(stored, photo.space(), photo.angle());
+        return SceneLines.sorted(traced, photo.space(), photo.angle());
     }
 
     @Override
@@ -124,7 +118,7 @@ final class LinesHand implements LinesBar.Actions {
     @Override
     public void turnOnly() {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
-            Trace trace = Trace.of(inPhoto(photo, known));
+            Trace trace = Trace.of(known.inPhoto(photo.size()));
             putAway();
             hand.gestures().photo().reshape(Optional.empty(), trace.angle().orElse(photo.angle()), false);
             hand.gestures().finish();
@@ -153,7 +147,7 @@ final class LinesHand implements LinesBar.Actions {
      */
     private void add(Segment drawn) {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
-            List<Segment> all = Stream.concat(inPhoto(photo, known).stream(), Stream.of(drawn))
+            List<Segment> all = Stream.concat(known.inPhoto(photo.size()).stream(), Stream.of(drawn))
                     .toList();
             solve(sorted(photo, all), use);
         }));
@@ -191,17 +185,10 @@ final class LinesHand implements LinesBar.Actions {
         }
     }
 
-    private static List<Segment> inPhoto(Photo photo, SceneLines known) {
-        return known.all().stream()
-                .map(line -> new Segment(
-                        photo.space().inPhoto(line.from()), photo.space().inPhoto(line.to())))
-                .toList();
-    }
-
     /** Shows the lines and what is made of them. */
     private void tell() {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
-            stage.showLines(inPhoto(photo, known));
+            stage.showLines(known.inPhoto(photo.size()));
             SceneLines used = use.of(known);
             FromLines solver = reshaping.solver(photo);
             double off = solver.solve(used) instanceof FromLines.Solved solved ? solved.off() : 0;
@@ -220,13 +207,13 @@ final class LinesHand implements LinesBar.Actions {
         grip.setOnMousePressed(event -> {
             grip.requestFocus();
             if (event.getButton() == MouseButton.PRIMARY) {
-                take(end, pointIn(event));
+                take(end, StageMouse.pointIn(stage, event));
             }
             event.consume();
         });
         grip.setOnMouseDragged(event -> {
             drag.filter(begun -> begun.end().equals(end))
-                    .ifPresent(begun -> move(end, begun.inPhoto(pointIn(event)), true));
+                    .ifPresent(begun -> move(end, begun.inPhoto(StageMouse.pointIn(stage, event)), true));
             event.consume();
         });
         grip.setOnMouseReleased(event -> {
@@ -237,18 +224,13 @@ final class LinesHand implements LinesBar.Actions {
         });
     }
 
-    private Point pointIn(MouseEvent event) {
-        Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
-        return new Point(onStage.getX(), onStage.getY());
-    }
-
     private void take(LineEnds.End end, Point pointer) {
         hand.gestures().finish();
         reshaping
                 .photo()
                 .ifPresent(photo -> stage.projection().ifPresent(projection -> {
                     Plane plane = photo.plane();
-                    Point at = end.of(inPhoto(photo, lines.orElseThrow()).get(end.line()));
+                    Point at = end.of(lines.orElseThrow().inPhoto(photo.size()).get(end.line()));
                     Point grip = pointer.minus(projection.toScreen(plane.toPlane(at)));
                     drag = Optional.of(new Drag(end, projection, plane, grip));
                 }));
@@ -258,7 +240,7 @@ final class LinesHand implements LinesBar.Actions {
     void move(LineEnds.End end, Point pixels) {
         lines.ifPresent(known -> reshaping.photo().ifPresent(photo -> {
             Point way = photo.angle().toPhoto(pixels);
-            move(end, end.of(inPhoto(photo, known).get(end.line())).plus(way), false);
+            move(end, end.of(known.inPhoto(photo.size()).get(end.line())).plus(way), false);
         }));
     }
 

@@ -21,6 +21,11 @@ enum LinesUse {
         return key;
     }
 
+    /** What a button for it is known by, after what the bar puts before. */
+    String id(String before) {
+        return before + key.substring(key.indexOf('.') + 1);
+    }
+
     /** The lines it goes by. */
     SceneLines of(SceneLines lines) {
         return switch (this) {

@@ -62,6 +62,11 @@ final class StageMouse {
     }
 
     private Point pointIn(MouseEvent event) {
+        return pointIn(stage, event);
+    }
+
+    /** Where the pointer is on the stage, whichever node of it the event is for. */
+    static Point pointIn(PhotoStage stage, MouseEvent event) {
         Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
         return new Point(onStage.getX(), onStage.getY());
     }

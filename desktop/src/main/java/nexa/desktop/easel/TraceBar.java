@@ -59,7 +59,7 @@ final class TraceBar extends StageBar {
         }
         for (LinesUse use : offered) {
             Button make = Parts.button(use.key(), () -> actions.make(use), "small-button");
-            make.setId("trace-" + use.key().replaceFirst(".*\\.", ""));
+            make.setId(use.id("trace-"));
             getChildren().add(make);
         }
         getChildren().add(Parts.button("trace.forget", actions::forget, "flat", "small-button"));

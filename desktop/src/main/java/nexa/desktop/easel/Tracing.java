@@ -69,7 +69,7 @@ final class Tracing implements DragTool.Use {
 
     private Segment inPhoto(Segment inPlane) {
         Plane plane = session.photo().orElseThrow().plane();
-        return new Segment(plane.toPhoto(inPlane.from()), plane.toPhoto(inPlane.to()));
+        return inPlane.mapped(plane::toPhoto);
     }
 
     private static String lean(Segment line, double shown, Angle angle) {
@@ -178,8 +178,7 @@ final class Tracing implements DragTool.Use {
     }
 
     private Segment lastInPlane(Plane plane) {
-        Segment last = trace.segments().get(trace.lines().size() - 1);
-        return new Segment(plane.toPlane(last.from()), plane.toPlane(last.to()));
+        return trace.segments().get(trace.lines().size() - 1).mapped(plane::toPlane);
     }
 
     /** Forgets the lines. */

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
@@ -107,8 +106,7 @@ final class TrimHand implements TrimPage.Actions {
     private void drag(Trim.Side side, MouseEvent event) {
         stage.projection()
                 .ifPresent(projection -> session.photo().ifPresent(photo -> {
-                    Point2D onStage = stage.sceneToLocal(event.getSceneX(), event.getSceneY());
-                    Point at = photo.space().toStored(projection.toPlane(new Point(onStage.getX(), onStage.getY())));
+                    Point at = photo.space().toStored(projection.toPlane(StageMouse.pointIn(stage, event)));
                     double along = side.isUpright() ? at.x() : at.y();
                     double share = side.isFirst() ? along : 1 - along;
                     photo().trimTo(photo().preparation().trim().with(side, whole(share, side, photo)), true);

@@ -66,11 +66,7 @@ final class FoundPicture extends StackPane {
                 drawn = Segment.around(
                         new Outline(border.trim().remaining(found.photo().size()), Angle.NONE).corners());
             } else if (some instanceof FoundPerspective perspective) {
-                drawn = perspective.lines().all().stream()
-                        .map(line -> new Segment(
-                                found.photo().space().inPhoto(line.from()),
-                                found.photo().space().inPhoto(line.to())))
-                        .toList();
+                drawn = perspective.lines().inPhoto(found.photo().size());
             } else if (some instanceof FoundSubject subject) {
                 ring(subject.subject(), found.photo(), factor);
             } else if (some instanceof Proposal proposal) {

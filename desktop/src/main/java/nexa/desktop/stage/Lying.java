@@ -14,6 +14,11 @@ record Lying(Projection projection, Crop crop) {
         return new Rectangle(middle.x() - width / 2, middle.y() - height / 2, width, height);
     }
 
+    /** Whether it is turned as in another projection. */
+    boolean isTurnedAs(Projection other) {
+        return projection.angle().equals(other.angle());
+    }
+
     Lying with(Projection other) {
         return new Lying(other, crop);
     }

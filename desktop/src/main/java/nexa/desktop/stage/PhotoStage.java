@@ -7,7 +7,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
@@ -119,10 +118,9 @@ public final class PhotoStage extends Region {
         }
         if (!reading.sources().isEmpty() && placing.hasSize()) {
             Lying home = home();
-            Angle angle = home.projection().angle();
-            if (isInSamePlane
-                    && projection().filter(now -> now.angle().equals(angle)).isPresent()) {
-                gliding.glide(shown.orElseThrow().projection(), home);
+            Optional<Projection> now = projection().filter(from -> isInSamePlane && home.isTurnedAs(from));
+            if (now.isPresent()) {
+                gliding.glide(now.get(), home);
             } else {
                 aim(home);
             }

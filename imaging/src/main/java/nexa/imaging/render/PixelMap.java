@@ -26,7 +26,7 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
 
     /** From the plane of a photo's crops to the photo as it is seen. */
     static PixelMap ofPlane(Photo photo) {
-        return photo.plane().homography().<PixelMap>map(ProjectiveMap::of).orElse(SAME);
+        return photo.plane().homography().<PixelMap>map(ProjectiveMap::new).orElse(SAME);
     }
 
     /** The place in the photo of a place of the result. */

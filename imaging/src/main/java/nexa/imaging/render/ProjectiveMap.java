@@ -15,27 +15,20 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 
 /**
- * A map that keeps straight lines: (x, y) leads to (a x + b y + c, d x + e y + f) / (g x + h y + i).
+ * A map that keeps straight lines.
  *
- * @param x a, b, c
- * @param y d, e, f
- * @param depth g, h, i; above 0 in all of a result
+ * @param exact where each place of the result lies; in front of the camera its depth is above 0
  */
-record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
-    /** The map of a homography. */
-    static ProjectiveMap of(Homography homography) {
-        return new ProjectiveMap(homography.x(), homography.y(), homography.depth());
-    }
-
+record ProjectiveMap(Homography exact) implements PixelMap {
     @Override
     public Point at(Point result) {
-        double deep = depth.at(result);
-        return new Point(x.at(result) / deep, y.at(result) / deep);
+        return exact.at(result);
     }
 
     @Override
     public ProjectiveMap after(AffineMap first) {
-        return new ProjectiveMap(after(first, x), after(first, y), after(first, depth));
+        return new ProjectiveMap(
+                new Homography(after(first, exact.x()), after(first, exact.y()), after(first, exact.depth())));
     }
 
     /** The linear function of what an affine map leads to. */
@@ -49,7 +42,8 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
 
     @Override
     public ProjectiveMap inPhotoScaledBy(double factor) {
-        return new ProjectiveMap(x.times(factor), y.times(factor), depth);
+        return new ProjectiveMap(
+                new Homography(exact.x().times(factor), exact.y().times(factor), exact.depth()));
     }
 
     @Override
@@ -58,7 +52,9 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
     }
 
     private ProjectiveMap shiftedBack(double left, double top) {
-        return new ProjectiveMap(x.plus(depth.times(-left)), y.plus(depth.times(-top)), depth);
+        Row depth = exact.depth();
+        return new ProjectiveMap(
+                new Homography(exact.x().plus(depth.times(-left)), exact.y().plus(depth.times(-top)), depth));
     }
 
     @Override
@@ -93,8 +89,8 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
         for (int i = 0; i < around.size(); i++) {
             Point one = around.get(i);
             Point next = around.get((i + 1) % around.size());
-            double deep = depth.at(one);
-            double nextDeep = depth.at(next);
+            double deep = exact.depth().at(one);
+            double nextDeep = exact.depth().at(next);
             if (deep <= 0) {
                 add(one, behind);
             }
@@ -117,6 +113,9 @@ record ProjectiveMap(Row x, Row y, Row depth) implements PixelMap {
     }
 
     private Mat matrix() {
+        Row x = exact.x();
+        Row y = exact.y();
+        Row depth = exact.depth();
         try (DoublePointer values = new DoublePointer(
                 x.across(),
                 x.down(),

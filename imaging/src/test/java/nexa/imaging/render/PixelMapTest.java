@@ -22,8 +22,8 @@ class PixelMapTest {
     private static final int WIDTH = 640;
     private static final int HEIGHT = 480;
     private static final Homography.Row DEPTH = new Homography.Row(1e-4, -2e-4, 1);
-    private static final ProjectiveMap TILTED =
-            new ProjectiveMap(new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), DEPTH);
+    private static final ProjectiveMap TILTED = new ProjectiveMap(
+            new Homography(new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), DEPTH));
     private static final Crop CROP = new Crop(new Point(300, 230), new Size(320, 240));
     private static final Angle ANGLE = new Angle(7);
 
@@ -81,8 +81,8 @@ class PixelMapTest {
     void everyKindIsTheSameThroughAnotherMapAPartAndASmallerPhoto() {
         AffineMap first = AffineMap.of(CROP, ANGLE, new Size(100, 75));
         AffineMap plain = new AffineMap(new Point(4, 11), new Point(0.98, -0.02), new Point(0.03, 0.95));
-        ProjectiveMap level = new ProjectiveMap(
-                new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), new Homography.Row(0, 0, 1));
+        ProjectiveMap level = new ProjectiveMap(new Homography(
+                new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), new Homography.Row(0, 0, 1)));
         for (PixelMap map : new PixelMap[] {plain, level, new GridMap(plain::at, 8)}) {
             Point place = new Point(31.5, 20.25);
             Point direct = plain.at(first.at(place));
