@@ -2,8 +2,6 @@ package nexa.store;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -63,27 +61,26 @@ final class Opening {
     }
 
     private void choose(Path besideFile) throws ShootProblem {
-        byte[] besideBytes = isThere(besideFile) ? ShootDocument.bytes(besideFile) : new byte[0];
-        String besideDigest = isThere(besideFile) ? Digest.of(besideBytes) : Digest.NOTHING;
-        readApart(isThere(besideFile));
+        Optional<byte[]> beside = ShootDocument.find(besideFile);
+        besideNow = beside.map(Digest::of).orElse(Digest.NOTHING);
+        readApart(beside.isPresent());
         boolean opensApart = apart.isPresent()
-                && (!isThere(besideFile)
-                        || (apart.get().stand().continues().equals(besideDigest)
-                                && !isOlderThan(besideFile, besideBytes)));
+                && (beside.isEmpty()
+                        || (apart.get().stand().continues().equals(besideNow)
+                                && !isOlderThan(besideFile, beside.get())));
         if (opensApart) {
             present = apart.get();
             presentFile = apartFile;
             lineage = present.stand().continues();
-        } else if (isThere(besideFile)) {
-            present = ShootDocument.read(besideFile, besideBytes, folderName);
+        } else if (beside.isPresent()) {
+            present = ShootDocument.read(besideFile, beside.get(), folderName);
             presentFile = besideFile;
-            lineage = besideDigest;
+            lineage = besideNow;
             judgeApart();
         } else {
             present = ShootDocument.of(Shoot.of(folderName, Shoot.Order.TIME, StandardFormats.waiting(), List.of()));
             presentFile = besideFile;
         }
-        besideNow = besideDigest;
     }
 
     private boolean isOlderThan(Path besideFile, byte[] besideBytes) {
@@ -97,11 +94,11 @@ final class Opening {
     }
 
     private void readApart(boolean hasBeside) throws ShootProblem {
-        if (!isThere(apartFile)) {
-            return;
-        }
         try {
-            apart = Optional.of(ShootDocument.read(apartFile, folderName));
+            Optional<byte[]> contents = ShootDocument.find(apartFile);
+            if (contents.isPresent()) {
+                apart = Optional.of(ShootDocument.read(apartFile, contents.get(), folderName));
+            }
         } catch (ShootProblem e) {
             if (!hasBeside) {
                 throw e;
@@ -210,10 +207,6 @@ final class Opening {
         } catch (JsonPlace.Misfit e) {
             return Optional.empty();
         }
-    }
-
-    private static boolean isThere(Path file) {
-        return Files.exists(file, LinkOption.NOFOLLOW_LINKS);
     }
 
     /** The shoot as it was left. */

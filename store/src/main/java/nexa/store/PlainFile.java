@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
 
@@ -48,11 +49,13 @@ final class PlainFile {
         if (!Files.exists(file)) {
             throw new NoSuchFileException(file.toString());
         }
-        if (!Files.isRegularFile(file)) {
+        // Once: the file may come and go while it is asked about.
+        BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+        if (!attributes.isRegularFile()) {
             throw new Refused("file.notRegular");
         }
-        if (Files.size(file) > most) {
-            throw new Refused("file.tooLarge", Files.size(file));
+        if (attributes.size() > most) {
+            throw new Refused("file.tooLarge", attributes.size());
         }
         try (InputStream in = Files.newInputStream(file)) {
             byte[] bytes = in.readNBytes(most);

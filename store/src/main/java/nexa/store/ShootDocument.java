@@ -19,7 +19,10 @@ import java.nio.CharBuffer;
 import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Optional;
 import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 
@@ -63,17 +66,28 @@ record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
 
     /** @throws ShootProblem if the document cannot be read or does not fit */
     static ShootDocument read(Path file, String folderName) throws ShootProblem {
-        return read(file, bytes(file), folderName);
+        byte[] contents =
+                find(file).orElseThrow(() -> ShootProblem.unreadable(file, new NoSuchFileException(file.toString())));
+        return read(file, contents, folderName);
     }
 
-    /** @throws ShootProblem if it is no regular file, too large, or cannot be read */
-    static byte[] bytes(Path file) throws ShootProblem {
+    /**
+     * What lies there, looked at once: another window may write a first document, or take one away, at any moment.
+     *
+     * @return the file's bytes; empty if there is no such file
+     * @throws ShootProblem if it is no regular file, too large, or cannot be read
+     */
+    static Optional<byte[]> find(Path file) throws ShootProblem {
         try {
-            return PlainFile.read(file, LARGEST);
+            return Optional.of(PlainFile.read(file, LARGEST));
         } catch (PlainFile.Refused e) {
             throw ShootProblem.inDocument(file, e.told());
         } catch (IOException e) {
-            throw ShootProblem.unreadable(file, e);
+            // A link that leads nowhere is there all the same.
+            if (Files.isSymbolicLink(file) || !(e instanceof NoSuchFileException)) {
+                throw ShootProblem.unreadable(file, e);
+            }
+            return Optional.empty();
         }
     }
 

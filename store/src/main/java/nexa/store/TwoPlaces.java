@@ -3,7 +3,6 @@ package nexa.store;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -54,8 +53,7 @@ final class TwoPlaces implements AutoCloseable {
 
     /** The digest of the document beside the photos as it is now. */
     String digestBeside() throws ShootProblem {
-        Path file = document(true);
-        return Files.exists(file, LinkOption.NOFOLLOW_LINKS) ? Digest.of(ShootDocument.bytes(file)) : Digest.NOTHING;
+        return ShootDocument.find(document(true)).map(Digest::of).orElse(Digest.NOTHING);
     }
 
     Path home(boolean isBeside) {

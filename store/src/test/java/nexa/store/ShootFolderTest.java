@@ -3,12 +3,17 @@ package nexa.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
@@ -42,6 +47,34 @@ class ShootFolderTest extends ShootFolderFixture {
         Shoot again = ShootFolder.look(folder, userData).shoot();
         assertThat(again.photo("a.jpg").angle()).isEqualTo(new Angle(2));
         assertThat(again.photos()).extracting(Photo::file).contains("b.JPG", "c.jpg");
+    }
+
+    @Test
+    void aShootIsLookedAtWhileItsFirstDocumentComesAndGoes() throws Exception {
+        Path saved = Files.createDirectory(temporary.resolve("saved")).resolve(ShootFolder.DOCUMENT);
+        try (ShootFolder first = ShootFolder.open(folder, userData)) {
+            first.save(first.shoot());
+        }
+        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        AtomicBoolean isDone = new AtomicBoolean();
+        CompletableFuture<Void> other = CompletableFuture.runAsync(() -> {
+            try {
+                while (!isDone.get()) {
+                    Files.move(document, saved);
+                    Files.move(saved, document);
+                }
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+        try {
+            for (int i = 0; i < 300; i++) {
+                assertThat(ShootFolder.look(folder, userData).shoot().photos()).hasSize(3);
+            }
+        } finally {
+            isDone.set(true);
+        }
+        other.get(20, TimeUnit.SECONDS);
     }
 
     @Test
