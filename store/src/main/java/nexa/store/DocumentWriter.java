@@ -168,9 +168,11 @@ final class DocumentWriter {
                 .ifPresent(identity -> node.set(
                         "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
         PreparationJson.write(photo.preparation(), node);
-        if (node.get(PreparationJson.PERSPECTIVE) instanceof ObjectNode said) {
-            keeping(said, earlier.path(PreparationJson.PERSPECTIVE), PerspectiveJson.FIELDS);
-        }
+        PreparationJson.BELOW.forEach((name, fields) -> {
+            if (node.get(name) instanceof ObjectNode said) {
+                keeping(said, earlier.path(name), fields);
+            }
+        });
         if (photo.mark() != Mark.OPEN) {
             node.put("mark", EnumName.of(photo.mark()));
         }

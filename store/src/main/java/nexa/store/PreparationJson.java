@@ -2,8 +2,10 @@ package nexa.store;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import nexa.core.geometry.Angle;
+import nexa.core.shape.Edge;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Trim;
@@ -13,11 +15,17 @@ final class PreparationJson {
     private static final String TURN = "turn";
     private static final String MIRROR = "mirror";
     private static final String TRIM = "trim";
-    static final String PERSPECTIVE = "perspective";
+    private static final String LENS = "lens";
+    private static final String PERSPECTIVE = "perspective";
     private static final String ANGLE = "angle";
+    private static final String EDGE = "edge";
 
     /** The fields this reads and writes. */
-    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, PERSPECTIVE, ANGLE);
+    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, LENS, PERSPECTIVE, ANGLE, EDGE);
+
+    /** The fields of those that are objects, by name. */
+    static final Map<String, Set<String>> BELOW =
+            Map.of(LENS, LensJson.FIELDS, PERSPECTIVE, PerspectiveJson.FIELDS, EDGE, LensJson.EDGE_FIELDS);
 
     private PreparationJson() {}
 
@@ -29,9 +37,13 @@ final class PreparationJson {
             photo.put(MIRROR, true);
         }
         write(preparation.trim(), photo);
+        preparation.lens().ifPresent(said -> LensJson.write(said, photo.putObject(LENS)));
         preparation.perspective().ifPresent(said -> PerspectiveJson.write(said, photo.putObject(PERSPECTIVE)));
         if (!preparation.angle().equals(Angle.NONE)) {
             photo.put(ANGLE, preparation.angle().degrees());
+        }
+        if (!preparation.edge().equals(Edge.NONE)) {
+            LensJson.write(preparation.edge(), photo.putObject(EDGE));
         }
     }
 
@@ -54,8 +66,10 @@ final class PreparationJson {
                 photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
                 photo.optional(MIRROR, false, JsonPlace::flag),
                 readTrim(photo),
+                photo.ifThere(LENS, LensJson::read),
                 photo.ifThere(PERSPECTIVE, PerspectiveJson::read),
-                photo.optional(ANGLE, Angle.NONE, PreparationJson::angle));
+                photo.optional(ANGLE, Angle.NONE, PreparationJson::angle),
+                photo.optional(EDGE, Edge.NONE, LensJson::readEdge));
     }
 
     private static QuarterTurn turn(JsonPlace place) throws JsonPlace.Misfit {

@@ -17,7 +17,12 @@ class PreparationJsonTest {
     private static final String ALL = "{\"turn\":90,\"mirror\":true,\"trim\":[0.1,0.2,0.3,0.05],"
             + "\"perspective\":{\"tilt\":-4.5,\"swing\":1.25,\"strength\":80.0,\"stretch\":1.1,\"focal35\":28.0,"
             + "\"uprights\":[[[0.1,0.2],[0.15,0.9]],[[0.8,0.2],[0.75,0.9]]],\"levels\":[[[0.1,0.3],[0.9,0.35]]]},"
-            + "\"angle\":-3.25}";
+            + "\"lens\":{\"profile\":{\"name\":\"Birch 24mm\",\"cropFactor\":1.5,\"aspect\":1.25,"
+            + "\"distortion\":{\"model\":\"ptlens\",\"terms\":[0.01,-0.03,0.0]},"
+            + "\"colour\":{\"model\":\"poly3\",\"terms\":[1.001,0.999,0.0,0.0,0.0002,-0.0001]},"
+            + "\"vignetting\":{\"terms\":[-0.5,0.2,-0.1]}},"
+            + "\"cameraCrop\":1.6,\"distortion\":0.9,\"colour\":1.1,\"vignetting\":0.5,\"bulge\":-4.0},"
+            + "\"angle\":-3.25,\"edge\":{\"stops\":-0.5,\"middle\":0.8}}";
 
     @Test
     void allOfItIsReadAndWrittenAgain() throws Exception {

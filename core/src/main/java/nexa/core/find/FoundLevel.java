@@ -62,10 +62,10 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
         return Angle.nearest(0 - lean);
     }
 
-    /** The angle that levels a photo whose perspective may have been put right meanwhile. */
+    /** The angle that levels a photo that may have been reshaped meanwhile. */
     public Angle angle(Photo photo) {
-        boolean isFlat = photo.preparation().perspective().isEmpty() || lines.isEmpty();
-        return isFlat
+        boolean isAsShot = photo.preparation().equals(photo.preparation().withoutShape());
+        return isAsShot || lines.isEmpty()
                 ? angle()
                 : new Trace(lines)
                         .inPlane(photo.unstretchedPlane()::toPlane)

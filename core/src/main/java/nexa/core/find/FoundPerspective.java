@@ -36,7 +36,7 @@ public record FoundPerspective(Reason reason, Optional<FromLines.Solved> solved,
         List<Segment> found = level.lines().stream().map(LevelLine::segment).toList();
         SceneLines uprights = new SceneLines(
                 SceneLines.sorted(found, photo.space(), photo.angle()).uprights(), List.of());
-        FromLines solver = new FromLines(photo.size(), Optional.empty(), focal35);
+        FromLines solver = new FromLines(photo.size(), photo.preparation().lens(), focal35);
         if (uprights.uprights().size() < 2 || !(solver.solve(uprights) instanceof FromLines.Solved solved)) {
             return new FoundPerspective(Reason.NO_UPRIGHTS, Optional.empty(), SceneLines.NONE);
         }

@@ -36,7 +36,7 @@ public final class StartAgain {
                 .shoot();
     }
 
-    /** The angle, quarter turns, mirroring, the trim, the perspective and the crops in every format. */
+    /** The angle, quarter turns, mirroring, the trim, the lens, the perspective, the edge and the crops in every format. */
     public static Shoot photos(Shoot shoot, Set<String> files) {
         ShootDraft fresh = shoot.draft().change(files, StartAgain::photo);
         // Who followed one of them and does not start again keeps the crop it has.

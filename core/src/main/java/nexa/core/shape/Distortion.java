@@ -24,11 +24,23 @@ public record Distortion(Model model, List<Double> terms) {
         Model(int count) {
             this.count = count;
         }
+
+        /** How many terms it has. */
+        public int count() {
+            return count;
+        }
     }
 
     private static final double MOST = 10;
+    /** What is drawn smaller than that in the middle is no lens. */
+    private static final double LEAST_AT_MIDDLE = 0.625;
 
-    /** @throws IllegalArgumentException for another number of terms than the model has, NaN, and terms beyond ±10 */
+    private static final double MOST_AT_MIDDLE = 1 + 3 * MOST;
+
+    /**
+     * @throws IllegalArgumentException for another number of terms than the model has, NaN, terms beyond ±10, and
+     *     terms with which less than ⅝ of the size is drawn in the middle
+     */
     public Distortion {
         terms = List.copyOf(terms);
         if (terms.size() != model.count) {
@@ -36,10 +48,15 @@ public record Distortion(Model model, List<Double> terms) {
                     "the model " + model + " has " + model.count + " terms, but here are " + terms.size());
         }
         terms.forEach(term -> Require.within("term", term, -MOST, MOST));
+        Require.within("sizeAtMiddle", polynomial(model, terms).at(0), LEAST_AT_MIDDLE, MOST_AT_MIDDLE);
     }
 
     /** g as a polynomial in r. */
     Polynomial polynomial() {
+        return polynomial(model, terms);
+    }
+
+    private static Polynomial polynomial(Model model, List<Double> terms) {
         return switch (model) {
             case PTLENS ->
                 new Polynomial(

@@ -20,13 +20,57 @@ public record Lens(
         double colour,
         double vignetting,
         double bulge) {
+    public static final double MOST_AMOUNT = 2;
+    public static final double MOST_BULGE = 100;
 
     /** @throws IllegalArgumentException for values out of range and NaN */
     public Lens {
         Require.within("cropFactor", cameraCrop, 0.2, 20);
-        Require.within("distortion", distortion, 0, 2);
-        Require.within("colour", colour, 0, 2);
-        Require.within("vignetting", vignetting, 0, 2);
-        Require.within("bulge", bulge, -100, 100);
+        Require.within("distortion", distortion, 0, MOST_AMOUNT);
+        Require.within("colour", colour, 0, MOST_AMOUNT);
+        Require.within("vignetting", vignetting, 0, MOST_AMOUNT);
+        Require.within("bulge", bulge, -MOST_BULGE, MOST_BULGE);
+    }
+
+    /** All of a profile put right. */
+    public static Lens of(LensProfile profile, double cameraCrop) {
+        return new Lens(Optional.of(profile), cameraCrop, 1, 1, 1, 0);
+    }
+
+    /** Put right by hand alone. */
+    public static Lens byHand(double bulge) {
+        return new Lens(Optional.empty(), 1, 1, 1, 1, bulge);
+    }
+
+    /** Whether it takes red and blue anywhere else than where they are. */
+    public boolean hasFringes() {
+        return colour != 0 && profile.flatMap(LensProfile::fringes).isPresent();
+    }
+
+    /** Whether it changes the light. */
+    public boolean evensLight() {
+        return vignetting != 0
+                && profile.map(known -> !known.vignetting().isEmpty()).orElse(false);
+    }
+
+    /** Of the same amounts, another profile and its camera. */
+    public Lens withProfileOf(Lens other) {
+        return new Lens(other.profile, other.cameraCrop, distortion, colour, vignetting, bulge);
+    }
+
+    public Lens withDistortion(double amount) {
+        return new Lens(profile, cameraCrop, amount, colour, vignetting, bulge);
+    }
+
+    public Lens withColour(double amount) {
+        return new Lens(profile, cameraCrop, distortion, amount, vignetting, bulge);
+    }
+
+    public Lens withVignetting(double amount) {
+        return new Lens(profile, cameraCrop, distortion, colour, amount, bulge);
+    }
+
+    public Lens withBulge(double newBulge) {
+        return new Lens(profile, cameraCrop, distortion, colour, vignetting, newBulge);
     }
 }

@@ -18,7 +18,6 @@ public final class LensMap {
     private static final double LEAST_LIGHT = 0.1;
     private static final double ACCURACY = 1e-14;
     private static final int MOST_STEPS = 200;
-    private static final double USUAL_ASPECT = 1.5;
 
     private final Lens lens;
     private final Point middle;
@@ -39,7 +38,7 @@ public final class LensMap {
         double longSide = Math.max(1, photo.longSide() - 1);
         double cropFactors =
                 lens.cameraCrop() / lens.profile().map(LensProfile::cropFactor).orElse(1.0);
-        double aspect = lens.profile().map(LensProfile::aspect).orElse(USUAL_ASPECT);
+        double aspect = lens.profile().map(LensProfile::aspect).orElse(LensProfile.USUAL_ASPECT);
         this.unit = shortSide
                 / 2
                 * cropFactors

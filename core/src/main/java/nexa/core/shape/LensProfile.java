@@ -7,16 +7,24 @@ import nexa.core.geometry.Require;
 /**
  * What is known of a lens's faults at one focal length, aperture and distance.
  *
+ * @param name of the lens, for people
  * @param cropFactor of the camera it was measured with, 0.2 … 20
  * @param aspect long side over short side of that camera's photos, 1 … 4
  * @param vignetting k₁, k₂, k₃ of the light that arrives, 1 + k₁ r² + k₂ r⁴ + k₃ r⁶; empty if not known
  */
 public record LensProfile(
+        String name,
         double cropFactor,
         double aspect,
         Optional<Distortion> distortion,
         Optional<Fringes> fringes,
         List<Double> vignetting) {
+    /** What the open lens data leaves out. */
+    public static final double USUAL_ASPECT = 1.5;
+
+    /** So many terms vignetting has, where it is known. */
+    public static final int LIGHT_TERMS = 3;
+
     private static final double MOST = 10;
 
     /** @throws IllegalArgumentException for values out of range, NaN, and other than 0 or 3 terms of vignetting */
@@ -24,7 +32,7 @@ public record LensProfile(
         Require.within("cropFactor", cropFactor, 0.2, 20);
         Require.within("aspect", aspect, 1, 4);
         vignetting = List.copyOf(vignetting);
-        if (!vignetting.isEmpty() && vignetting.size() != 3) {
+        if (!vignetting.isEmpty() && vignetting.size() != LIGHT_TERMS) {
             throw new IllegalArgumentException("vignetting has 3 terms, but here are " + vignetting.size());
         }
         vignetting.forEach(term -> Require.within("term", term, -MOST, MOST));

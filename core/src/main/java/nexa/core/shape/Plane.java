@@ -29,7 +29,7 @@ public final class Plane {
     public Plane(Size photo, Angle angle, Optional<Lens> lens, Optional<Perspective> perspective) {
         this.photo = photo;
         this.angle = angle;
-        this.lens = lens.map(one -> new LensMap(one, photo));
+        this.lens = lens.map(one -> new LensMap(one, photo)).filter(LensMap::bends);
         this.perspective = perspective.filter(one -> !one.isNone()).map(one -> new PerspectiveMap(one, photo, angle));
     }
 
@@ -40,11 +40,12 @@ public final class Plane {
 
     /** Whether any point lies elsewhere in the plane than in the photo. */
     private boolean isReshaped() {
-        return isBent() || perspective.isPresent();
+        return lens.isPresent() || perspective.isPresent();
     }
 
-    private boolean isBent() {
-        return lens.map(LensMap::bends).orElse(false);
+    /** Whether straight lines of the plane may be bent in the photo. */
+    public boolean isBent() {
+        return lens.isPresent();
     }
 
     /** A point of the photo, or the last one on its way from the middle that the plane shows, after the lens alone. */

@@ -127,7 +127,7 @@ public record Photo(
      * @throws IllegalStateException if the photo has not been read
      */
     public Plane plane() {
-        return new Plane(size(), angle(), Optional.empty(), preparation.perspective());
+        return new Plane(size(), angle(), preparation.lens(), preparation.perspective());
     }
 
     /**
@@ -137,7 +137,7 @@ public record Photo(
      */
     public Plane unstretchedPlane() {
         return new Plane(
-                size(), angle(), Optional.empty(), preparation.perspective().map(said -> said.withStretch(1)));
+                size(), angle(), preparation.lens(), preparation.perspective().map(said -> said.withStretch(1)));
     }
 
     /**
@@ -174,7 +174,8 @@ public record Photo(
 
     /** Whether crops of both lie in the same plane, but for the angle. */
     public boolean hasSamePlaneAs(Photo other) {
-        return preparation.perspective().equals(other.preparation.perspective());
+        return preparation.lens().equals(other.preparation.lens())
+                && preparation.perspective().equals(other.preparation.perspective());
     }
 
     /** What is said of its crop in a format, never {@code null}. */

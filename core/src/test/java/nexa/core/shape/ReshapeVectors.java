@@ -44,6 +44,7 @@ public final class ReshapeVectors {
             return Optional.empty();
         }
         return Optional.of(new LensProfile(
+                "made up",
                 profile.get("cropFactor").asDouble(),
                 profile.get("aspect").asDouble(),
                 distortion(profile.path("distortion")),

@@ -10,6 +10,8 @@ import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.series.StartAgain;
+import nexa.core.shape.Edge;
+import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import org.junit.jupiter.api.Test;
@@ -23,8 +25,10 @@ class PreparationTest {
             QuarterTurn.RIGHT,
             true,
             new Trim(0.1, 0.2, 0.3, 0.05),
+            Optional.of(Lens.byHand(20)),
             Optional.of(new Perspective(12, -5, 80, 1.1, 28, SceneLines.NONE)),
-            new Angle(3.5));
+            new Angle(3.5),
+            new Edge(-0.5, 0.8));
 
     static Stream<RecordComponent> parts() {
         return Stream.of(Preparation.class.getRecordComponents());
@@ -104,7 +108,7 @@ class PreparationTest {
     @Test
     void filesDeliveredBeforeAreKnownByWhatWasWrittenOfThem() {
         assertThat(Preparation.NONE.fingerprint()).isEqualTo("NONE false Angle[degrees=0.0]");
-        Preparation before = ALL.withPerspective(Optional.empty());
+        Preparation before = ALL.withoutShape().withEdge(Edge.NONE);
         assertThat(before.fingerprint())
                 .isEqualTo("RIGHT true Angle[degrees=3.5] Trim[left=0.1, top=0.2, right=0.3, bottom=0.05]");
         assertThat(before.withTrim(Trim.NONE).fingerprint()).isEqualTo("RIGHT true Angle[degrees=3.5]");

@@ -75,7 +75,7 @@ final class Reshaping {
     }
 
     private static FromLines solver(Photo photo, OptionalDouble focal35) {
-        return new FromLines(photo.size(), Optional.empty(), focal35);
+        return new FromLines(photo.size(), photo.preparation().lens(), focal35);
     }
 
     /** Puts the perspective right as lines tell, or says why that cannot be. */

@@ -1,0 +1,65 @@
+package nexa.store;
+
+import java.io.IOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javax.xml.stream.XMLStreamException;
+import nexa.core.lens.KnownCamera;
+import nexa.core.lens.KnownLens;
+import nexa.core.lens.LensBook;
+
+/**
+ * The open lens data, where it is installed: read where it lies, never written. Without it there are no lenses to be known, and
+ * everything else works.
+ */
+public final class LensData {
+    /** The system property that puts its folder elsewhere. */
+    public static final String PROPERTY = "nexa.lensdata";
+
+    /** Where Debian's package has it. */
+    private static final Path INSTALLED = Path.of("/usr/share/lensfun/version_1");
+
+    private static final int LARGEST = 64 * 1024 * 1024;
+
+    private LensData() {}
+
+    /** The folder it lies in, if it is there. */
+    public static Path folder() {
+        String set = System.getProperty(PROPERTY);
+        return set == null ? INSTALLED : Path.of(set);
+    }
+
+    /** All of it; files that cannot be read are passed over. Takes about a second, so not for the JavaFX thread. */
+    public static LensBook read() {
+        return read(folder());
+    }
+
+    static LensBook read(Path folder) {
+        List<KnownCamera> cameras = new ArrayList<>();
+        List<KnownLens> lenses = new ArrayList<>();
+        for (Path file : files(folder)) {
+            try {
+                LensBook part = LensXml.read(PlainFile.read(file, LARGEST));
+                cameras.addAll(part.cameras());
+                lenses.addAll(part.lenses());
+            } catch (IOException | XMLStreamException e) {
+                // The others say what they say all the same; a lens of this one is not known.
+            }
+        }
+        return new LensBook(cameras, lenses);
+    }
+
+    private static List<Path> files(Path folder) {
+        List<Path> files = new ArrayList<>();
+        try (DirectoryStream<Path> found = Files.newDirectoryStream(folder, "*.xml")) {
+            found.forEach(files::add);
+        } catch (IOException e) {
+            return List.of();
+        }
+        files.sort(null);
+        return files;
+    }
+}
