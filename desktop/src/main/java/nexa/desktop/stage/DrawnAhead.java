@@ -12,10 +12,9 @@ final class DrawnAhead {
 
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, StagePicture.Drawing drawing) {
-        private boolean isOf(Photo other, Projection lying, double density) {
-            return photo.hasSamePictureAs(other)
-                    && photo.hasSamePlaneAs(other)
-                    && drawing.projection().equals(lying)
+        private boolean isOf(Photo other, Lying lying, double density) {
+            return drawing.shows(other, lying)
+                    && drawing.projection().equals(lying.projection())
                     && drawing.density() == density;
         }
     }
@@ -28,7 +27,7 @@ final class DrawnAhead {
     }
 
     /** Draws a photo in the background as it will lie, unless it is drawn so already. */
-    void draw(Photo photo, Picture source, Projection lying, double density) {
+    void draw(Photo photo, Picture source, Lying lying, double density) {
         if (find(photo, lying, density).isEmpty()) {
             renderer.drawAhead(source, photo, lying, density, drawing -> keep(new Drawn(photo, source, drawing)));
         }
@@ -43,7 +42,7 @@ final class DrawnAhead {
     }
 
     /** The photo, if it is drawn just so. */
-    Optional<Drawn> find(Photo photo, Projection lying, double density) {
+    Optional<Drawn> find(Photo photo, Lying lying, double density) {
         return Optional.ofNullable(photos.get(photo.file())).filter(drawn -> drawn.isOf(photo, lying, density));
     }
 }

@@ -63,8 +63,8 @@ final class Placing {
     }
 
     /** Where a photo lies that nobody has moved or zoomed. */
-    Projection atRest(PhotoCrop crop) {
-        return atRest(crop, crop.crop());
+    Lying atRest(PhotoCrop crop) {
+        return new Lying(atRest(crop, crop.crop()), crop.crop());
     }
 
     private Projection atRest(PhotoCrop of, Crop crop) {
@@ -93,7 +93,7 @@ final class Placing {
                         lying.toScreen(about),
                         lying.scale(),
                         draft.photo().angle())
-                : atRest(draft);
+                : atRest(draft, draft.crop());
     }
 
     /**

@@ -43,12 +43,12 @@ final class StageDrawing {
     }
 
     /** Draws a photo in the background as it will lie. */
-    void drawAhead(Photo next, Picture preview, Projection lying) {
+    void drawAhead(Photo next, Picture preview, Lying lying) {
         ahead.draw(next, preview, lying, density.getValue());
     }
 
     /** Takes what was drawn ahead of a photo, if it was drawn to lie just so. */
-    void takeDrawnAhead(Photo photo, Projection lying) {
+    void takeDrawnAhead(Photo photo, Lying lying) {
         ahead.find(photo, lying, density.getValue()).ifPresent(drawn -> {
             reading.add(drawn.source());
             show(drawn.drawing());
@@ -69,10 +69,9 @@ final class StageDrawing {
      */
     void aim(Photo photo, Lying target, boolean isMoving) {
         wanted = target;
-        boolean isShift =
-                drawing.filter(drawn -> drawn.photo().hasSamePlaneAs(photo)).isPresent()
-                        && target.projection().isShiftOf(drawing.get().projection())
-                        && reaches(target.projection());
+        boolean isShift = drawing.filter(drawn -> drawn.shows(photo, target)).isPresent()
+                && target.projection().isShiftOf(drawing.get().projection())
+                && reaches(target.projection());
         if (isShift) {
             present(target);
         }
@@ -91,7 +90,7 @@ final class StageDrawing {
         Projection projection = target.projection();
         double width = projection.scale() * photo.size().width();
         Picture source = reading.sources().forWidth(width * detail.density()).orElseThrow();
-        renderer.draw(source, photo, projection, detail, done -> {
+        renderer.draw(source, photo, target, detail, done -> {
             show(done);
             // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
             boolean isThere = wanted.projection().isShiftOf(projection) && reaches(wanted.projection());

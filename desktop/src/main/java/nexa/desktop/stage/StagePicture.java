@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Edge;
 import nexa.core.shoot.Photo;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.ScreenRenderer;
@@ -29,8 +30,21 @@ final class StagePicture {
      */
     record Detail(double beyond, double density) {}
 
-    /** A drawing of a photo, and the projection it was made for. */
-    record Drawing(Picture picture, Photo photo, Projection projection, Detail detail) {
+    /** A drawing of a photo, and how it was to lie. */
+    record Drawing(Picture picture, Photo photo, Lying lying, Detail detail) {
+        Projection projection() {
+            return lying.projection();
+        }
+
+        /** Whether it shows a photo and what is wanted of its crop, wherever they lie. */
+        boolean shows(Photo other, Lying target) {
+            Edge edge = other.preparation().edge();
+            return photo.hasSamePictureAs(other)
+                    && photo.hasSamePlaneAs(other)
+                    && photo.preparation().edge().equals(edge)
+                    && (edge.isNone() || lying.crop().equals(target.crop()));
+        }
+
         double beyond() {
             return detail.beyond();
         }
@@ -49,7 +63,7 @@ final class StagePicture {
      *
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
-    void draw(Picture source, Photo photo, Projection projection, Detail detail, Consumer<Drawing> done) {
+    void draw(Picture source, Photo photo, Lying lying, Detail detail, Consumer<Drawing> done) {
         if (!asked.isEmpty()) {
             asked.getLast().drop();
         }
@@ -57,18 +71,18 @@ final class StagePicture {
         asked.add(queue.add(
                 Urgency.NOW,
                 WorkQueue.LIGHT,
-                ticket -> hear(ticket, drawn(source, photo, projection, detail), drawing -> {
+                ticket -> hear(ticket, drawn(source, photo, lying, detail), drawing -> {
                     asked.remove(ticket);
                     done.accept(drawing);
                 })));
     }
 
     /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
-    void drawAhead(Picture source, Photo photo, Projection projection, double density, Consumer<Drawing> done) {
+    void drawAhead(Picture source, Photo photo, Lying lying, double density, Consumer<Drawing> done) {
         queue.add(
                 Urgency.AHEAD,
                 WorkQueue.LIGHT,
-                ticket -> hear(ticket, drawn(source, photo, projection, new Detail(BEYOND, density)), done));
+                ticket -> hear(ticket, drawn(source, photo, lying, new Detail(BEYOND, density)), done));
     }
 
     private static void hear(Ticket ticket, Drawing drawing, Consumer<Drawing> done) {
@@ -85,7 +99,8 @@ final class StagePicture {
         asked.clear();
     }
 
-    private static Drawing drawn(Picture source, Photo photo, Projection projection, Detail detail) {
+    private static Drawing drawn(Picture source, Photo photo, Lying target, Detail detail) {
+        Projection projection = target.projection();
         double larger = (1 + 2 * detail.beyond()) * detail.density();
         int width = (int) Math.ceil(projection.stage().width() * larger);
         int height = (int) Math.ceil(projection.stage().height() * larger);
@@ -93,7 +108,8 @@ final class StagePicture {
         Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
         // While it is being turned, it lies otherwise than the shoot says.
         Photo lying = photo.withAngle(projection.angle());
-        return new Drawing(ScreenRenderer.render(source, lying, part, width, height), lying, projection, detail);
+        Picture picture = ScreenRenderer.render(source, lying, part, target.crop(), width, height);
+        return new Drawing(picture, lying, target, detail);
     }
 
     void dispose() {

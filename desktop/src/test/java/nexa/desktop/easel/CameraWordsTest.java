@@ -31,11 +31,13 @@ class CameraWordsTest {
 
     private static CameraData exposed(double seconds) {
         return new CameraData(
+                Optional.of("Kilnaro"),
                 Optional.of("Kilnaro 2"),
                 Optional.of("Long 52 mm"),
                 Optional.of(52.0),
                 OptionalDouble.of(52),
                 Optional.of(5.6),
+                Optional.empty(),
                 Optional.of(seconds),
                 Optional.of(1600));
     }

@@ -7,6 +7,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
@@ -37,7 +38,8 @@ class StagePictureTest {
         Projection projection = new Projection(new Size(100, 60), new Point(200, 100), 0.5, Angle.NONE);
         CompletableFuture<StagePicture.Drawing> drawing = new CompletableFuture<>();
         on(() -> {
-            renderer.draw(photo, PHOTO, projection, new StagePicture.Detail(beyond, density), drawing::complete);
+            Lying lying = new Lying(projection, new Crop(new Point(200, 100), new Size(400, 200)));
+            renderer.draw(photo, PHOTO, lying, new StagePicture.Detail(beyond, density), drawing::complete);
             return null;
         });
         return drawing.get(20, TimeUnit.SECONDS);

@@ -10,6 +10,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -69,6 +70,11 @@ public final class ColourProfile {
     public static ColourProfile srgb() {
         ICC_Profile srgb = ICC_Profile.getInstance(ColorSpace.CS_sRGB);
         return new ColourProfile(srgb.getData(), srgb);
+    }
+
+    /** From its numbers to light, both 0 … 1; empty where it does not tell. */
+    public Optional<DoubleUnaryOperator> toLight() {
+        return ToneReproduction.of(profile);
     }
 
     /** As embedded in the photo. */

@@ -107,7 +107,8 @@ final class FileMaking implements AutoCloseable {
         try (Mat result =
                 CropRenderer.render(pixels.pixels(), photo, item.crop().crop(), size)) {
             boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || isPhotoDeep);
-            FullPixels finished = PixelStages.toFile(spec, isDeep).apply(new FullPixels(result, pixels.profile()));
+            FullPixels finished = PixelStages.toFile(spec, photo.preparation().edge(), isDeep)
+                    .apply(new FullPixels(result, pixels.profile()));
             return FileFormat.of(spec.type())
                     .encode(new FileFormat.Contents(
                             finished.pixels(),

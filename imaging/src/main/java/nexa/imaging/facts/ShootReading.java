@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nexa.core.lens.Taken;
 import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -34,6 +35,12 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     public OptionalDouble focalLength35(String file) {
         PhotoFacts known = facts.get(file);
         return known == null ? OptionalDouble.empty() : known.camera().focalLength35();
+    }
+
+    /** With what and how a photo was taken, as far as its file says so and has been read. */
+    public Taken taken(String file) {
+        PhotoFacts known = facts.get(file);
+        return known == null ? Taken.UNKNOWN : known.camera().taken();
     }
 
     /** Reads every photo's facts. Stops early, with what has been read, when the thread is interrupted. */

@@ -2,6 +2,7 @@ package nexa.imaging.pictures;
 
 import java.util.Optional;
 import nexa.imaging.decode.ColourProfile;
+import nexa.imaging.render.ToneCurve;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -12,6 +13,11 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * @param profile of their colours, if there is one
  */
 public record FullPixels(Mat pixels, Optional<ColourProfile> profile) implements AutoCloseable {
+    /** How their numbers tell light; those of no profile are taken to be of sRGB. */
+    ToneCurve curve() {
+        return profile.flatMap(ColourProfile::toLight).map(ToneCurve::new).orElse(ToneCurve.SRGB);
+    }
+
     @Override
     public void close() {
         pixels.close();

@@ -170,7 +170,7 @@ public final class PictureLibrary implements AutoCloseable {
 
     private static Picture cropped(Picture source, PhotoCrop crop, int height) {
         int width = (int) Math.max(1, Math.round(crop.crop().size().ratio() * height));
-        return ScreenRenderer.render(source, crop.photo(), crop.crop(), width, height);
+        return ScreenRenderer.render(source, crop.photo(), crop.crop(), crop.crop(), width, height);
     }
 
     /** Reads a picture, or waits for the thread that is reading it already. */

@@ -3,9 +3,14 @@ package nexa.imaging.pictures;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.FileSpec;
+import nexa.core.geometry.Point;
+import nexa.core.shape.Edge;
+import nexa.core.shape.Lens;
+import nexa.core.shape.LensMap;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.render.LightGain;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -21,7 +26,9 @@ import org.bytedeco.opencv.opencv_core.Size;
  *   <li>for the screen in sRGB already, since a picture once read is drawn again and again;
  *   <li>for a file on white, where they are see-through;
  *   <li>upright, turned and mirrored;
+ *   <li>for a file as light at the edge as in the middle, where the lens is put right;
  *   <li>cropped, turned by the angle and brought to their size by a {@link nexa.imaging.render.PixelMap};
+ *   <li>lighter or darker towards the crop's edge, where that is wanted;
  *   <li>for a file in sRGB, if it is wanted;
  *   <li>of as many bits as the file has.
  * </ol>
@@ -52,7 +59,12 @@ public final class PixelStages {
         return new PixelStages(
                 keepsDepth ? pixels -> pixels : PixelStages::ofEightBits,
                 PixelStages::onWhite,
-                upright(orientation, preparation));
+                upright(orientation, preparation),
+                preparation
+                        .lens()
+                        .filter(Lens::evensLight)
+                        .map(PixelStages::even)
+                        .orElse(pixels -> pixels));
     }
 
     /** From the small picture in a photo to the screen. */
@@ -63,10 +75,12 @@ public final class PixelStages {
     /**
      * From the map into a file.
      *
+     * @param edge wanted of the crop that the pixels are
      * @param isDeep whether the file has 16 bits where the pixels have
      */
-    public static PixelStages toFile(FileSpec spec, boolean isDeep) {
+    public static PixelStages toFile(FileSpec spec, Edge edge, boolean isDeep) {
         return new PixelStages(
+                edge.isNone() ? pixels -> pixels : withEdge(edge),
                 spec.colour() == FileSpec.Colour.SRGB ? PixelStages::inThreeColoursOfSrgb : pixels -> pixels,
                 isDeep ? pixels -> pixels : PixelStages::ofEightBits);
     }
@@ -104,6 +118,24 @@ public final class PixelStages {
                     opencv_imgproc.resize(mat, mat, size, 0, 0, opencv_imgproc.INTER_AREA);
                 }
             }
+            return pixels;
+        };
+    }
+
+    private static Stage even(Lens lens) {
+        return pixels -> {
+            Mat mat = pixels.pixels();
+            LensMap even = new LensMap(lens, new nexa.core.geometry.Size(mat.cols(), mat.rows()));
+            LightGain.multiply(mat, pixels.curve(), even::gain);
+            return pixels;
+        };
+    }
+
+    private static Stage withEdge(Edge edge) {
+        return pixels -> {
+            Mat mat = pixels.pixels();
+            LightGain.multiply(
+                    mat, pixels.curve(), place -> edge.gain(new Point(place.x() / mat.cols(), place.y() / mat.rows())));
             return pixels;
         };
     }

@@ -1,6 +1,5 @@
 package nexa.imaging.render;
 
-import java.util.List;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
@@ -64,11 +63,6 @@ public record AffineMap(Point origin, Point right, Point down) implements PixelM
     @Override
     public double finest(Crop crop, Angle angle) {
         return Math.max(1, PixelMap.mostStretch(right, down));
-    }
-
-    @Override
-    public List<Point> outermost(PixelSize result) {
-        return PixelMap.corners(result);
     }
 
     @Override

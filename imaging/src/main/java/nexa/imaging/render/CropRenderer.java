@@ -36,7 +36,7 @@ public final class CropRenderer {
      * @param pixels all of the photo's, as it is seen
      */
     public static Mat render(Mat pixels, Photo photo, Crop crop, PixelSize result) {
-        return render(pixels, PixelMap.ofPlane(photo), crop, photo.angle(), result);
+        return render(pixels, PixelMap.ofPlane(photo, PixelMap.FILE_PITCH), crop, photo.angle(), result);
     }
 
     /** @param fromPlane from the plane in which the crop lies to the photo */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import nexa.core.format.PixelSize;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -45,14 +46,14 @@ record GridMap(UnaryOperator<Point> exact, int pitch) implements PixelMap {
     }
 
     @Override
-    public List<Point> outermost(PixelSize result) {
+    public Bounds reach(PixelSize result) {
         List<Point> nodes = new ArrayList<>();
         for (int y = 0; y < result.height() + pitch; y += pitch) {
             for (int x = 0; x < result.width() + pitch; x += pitch) {
-                nodes.add(new Point(Math.min(x, result.width()), Math.min(y, result.height())));
+                nodes.add(at(new Point(Math.min(x, result.width()), Math.min(y, result.height()))));
             }
         }
-        return nodes;
+        return Bounds.of(nodes);
     }
 
     @Override

@@ -8,6 +8,9 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.shape.Lens;
+import nexa.core.shape.LensMap;
+import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -17,16 +20,34 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * Where in a photo, or a part of it, each place of a result lies; both in coordinates whose pixel k spans k … k + 1. Screen and
  * files are made by the same one, so that they agree.
  */
-public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
+public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, FringedMap {
     /** The result is the photo. */
     PixelMap SAME = AffineMap.shift(Point.ORIGIN);
 
     /** So many places along a side of a crop are looked at. */
     int PLACES = 9;
 
-    /** From the plane of a photo's crops to the photo as it is seen. */
-    static PixelMap ofPlane(Photo photo) {
-        return photo.plane().homography().<PixelMap>map(ProjectiveMap::new).orElse(SAME);
+    /** Pixels of a result between places that are worked out exactly, where a map has to be: in files. */
+    int FILE_PITCH = 16;
+
+    /** Likewise on the screen. */
+    int SCREEN_PITCH = 8;
+
+    /**
+     * From the plane of a photo's crops to the photo as it is seen.
+     *
+     * @param pitch pixels of the result between places that are worked out exactly, where they have to be
+     */
+    static PixelMap ofPlane(Photo photo, int pitch) {
+        Plane plane = photo.plane();
+        PixelMap map = plane.isBent()
+                ? new GridMap(plane::toPhoto, pitch)
+                : plane.homography().<PixelMap>map(ProjectiveMap::new).orElse(SAME);
+        return photo.preparation()
+                .lens()
+                .filter(Lens::hasFringes)
+                .<PixelMap>map(lens -> FringedMap.of(map, new LensMap(lens, photo.size()), pitch))
+                .orElse(map);
     }
 
     /** The place in the photo of a place of the result. */
@@ -41,8 +62,10 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
     /** The same places in the part of the photo that begins there. */
     PixelMap within(int left, int top);
 
-    /** Places of a result between which all that it needs of the photo lies. */
-    List<Point> outermost(PixelSize result);
+    /** The part of the photo, in its pixels, in which all lies that a result needs. */
+    default Bounds reach(PixelSize result) {
+        return Bounds.of(corners(result).stream().map(this::at).toList());
+    }
 
     /**
      * Fills a result from the photo.
@@ -99,7 +122,7 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap {
 
     /** The part of a photo that a result's pixels come from, and a margin around it. The caller closes it. */
     default Rect needed(PixelSize result, int margin, int width, int height) {
-        Bounds places = Bounds.of(outermost(result).stream().map(this::at).toList());
+        Bounds places = reach(result);
         int left = within(Math.floor(places.least().x()) - margin, width - 1);
         int top = within(Math.floor(places.least().y()) - margin, height - 1);
         int right = within(Math.ceil(places.most().x()) + margin, width);

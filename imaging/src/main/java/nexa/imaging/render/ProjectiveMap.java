@@ -58,11 +58,6 @@ record ProjectiveMap(Homography exact) implements PixelMap {
     }
 
     @Override
-    public List<Point> outermost(PixelSize result) {
-        return PixelMap.corners(result);
-    }
-
-    @Override
     public void warp(Mat from, Mat to, PixelSize result, int how, Beyond beyond) {
         // OpenCV counts pixels by their middles.
         ProjectiveMap byMiddles = after(AffineMap.shift(new Point(0.5, 0.5))).shiftedBack(0.5, 0.5);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import nexa.core.format.PixelSize;
@@ -11,6 +12,11 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Distortion;
+import nexa.core.shape.Fringes;
+import nexa.core.shape.Lens;
+import nexa.core.shape.LensMap;
+import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.Plane;
 import nexa.core.shape.SceneLines;
@@ -114,12 +120,30 @@ class CropRendererTest {
                 .withPerspective(Optional.of(perspective));
     }
 
-    /** Against a filter over the photo's own pixels, each weighed by where it lies in the plane and how much of it it takes. */
+    private static Lens lens(double bending) {
+        return Lens.of(
+                new LensProfile(
+                        "made up",
+                        1.5,
+                        1.5,
+                        Optional.of(new Distortion(Distortion.Model.POLY3, List.of(bending))),
+                        Optional.of(new Fringes(List.of(1.0015, 0.0, 0.0004), List.of(0.999, 0.0, -0.0003))),
+                        List.of()),
+                1.5);
+    }
+
+    /**
+     * Against a filter over the photo's own pixels, each weighed by where it lies in the plane and how much of it it takes, and
+     * each colour from where the lens drew it.
+     */
     @ParameterizedTest
-    @CsvSource({"3,1.5", "12,2", "25,2.77", "-12,1.5"})
-    void aPerspectiveIsTakenOutAsInTheFloatReference(double tilt, double scale) {
+    @CsvSource({"3,1.5,0", "12,2,0", "25,2.77,0", "-12,1.5,0", "0,1.5,-0.04", "12,2,-0.04", "-12,1.5,0.03"})
+    void whatReshapesAPhotoIsTakenOutAsInTheFloatReference(double tilt, double scale, double bending) {
         byte[] pixels = pixels(TestPhotos.scene(WIDTH, HEIGHT));
         Photo photo = tilted(tilt);
+        if (bending != 0) {
+            photo = photo.withPreparation(photo.preparation().withLens(Optional.of(lens(bending))));
+        }
         Crop crop = photo.outline().settle(new Crop(new Point(600, 400), new Size(480, 360)));
         PixelSize size = new PixelSize((int) Math.round(480 / scale), (int) Math.round(360 / scale));
         byte[] rendered = render(pixels, 3, photo, crop, size);
@@ -127,9 +151,9 @@ class CropRendererTest {
         int count = 0;
         for (int y = 0; y < size.height(); y += 5) {
             for (int x = 0; x < size.width(); x += 5) {
-                double[] expected = inPlane(pixels, photo, crop, size, x, y);
                 for (int c = 0; c < 3; c++) {
-                    double off = (rendered[(y * size.width() + x) * 3 + c] & 0xFF) - expected[c];
+                    double expected = inPlane(pixels, photo, crop, size, x, y, c);
+                    double off = (rendered[(y * size.width() + x) * 3 + c] & 0xFF) - expected;
                     squares += off * off;
                     count++;
                 }
@@ -138,30 +162,35 @@ class CropRendererTest {
         assertThat(20 * Math.log10(255 / Math.sqrt(squares / count))).isGreaterThan(45);
     }
 
-    private static double[] inPlane(byte[] pixels, Photo photo, Crop crop, PixelSize result, int i, int j) {
+    private static double inPlane(byte[] pixels, Photo photo, Crop crop, PixelSize result, int i, int j, int channel) {
         double scale = crop.size().width() / result.width();
         Plane plane = photo.plane();
         Point middle = crop.at((i + 0.5) / result.width(), (j + 0.5) / result.height(), photo.angle());
         Point inPhoto = plane.toPhoto(middle);
         int reach = (int) Math.ceil(3 * scale * 1.5 / plane.scaleAt(inPhoto) * 1.3) + 1;
-        double[] sums = new double[3];
+        double sum = 0;
         double weights = 0;
         for (int y = (int) inPhoto.y() - reach; y <= inPhoto.y() + reach; y++) {
             for (int x = (int) inPhoto.x() - reach; x <= inPhoto.x() + reach; x++) {
-                Point place = new Point(x + 0.5, y + 0.5);
+                Point place = whereItBelongs(photo, new Point(x + 0.5, y + 0.5), channel);
                 Point way = photo.angle().toScreen(plane.toPlane(place).minus(middle));
                 double weight = lanczos(way.x() / scale) * lanczos(way.y() / scale) * Math.pow(plane.scaleAt(place), 2);
                 int at = Math.max(0, Math.min(HEIGHT - 1, y)) * WIDTH + Math.max(0, Math.min(WIDTH - 1, x));
-                for (int c = 0; c < 3; c++) {
-                    sums[c] += weight * (pixels[at * 3 + c] & 0xFF);
-                }
+                sum += weight * (pixels[at * 3 + channel] & 0xFF);
                 weights += weight;
             }
         }
-        for (int c = 0; c < 3; c++) {
-            sums[c] = Math.max(0, Math.min(255, sums[c] / weights));
+        return Math.max(0, Math.min(255, sum / weights));
+    }
+
+    /** Where green is of the place at which a lens drew a colour. */
+    private static Point whereItBelongs(Photo photo, Point drawn, int channel) {
+        Optional<LensMap> lens = photo.preparation().lens().map(one -> new LensMap(one, photo.size()));
+        if (lens.isEmpty() || channel == 1) {
+            return drawn;
         }
-        return sums;
+        Point again = channel == 0 ? lens.get().blue(drawn) : lens.get().red(drawn);
+        return drawn.minus(again.minus(drawn));
     }
 
     @ParameterizedTest

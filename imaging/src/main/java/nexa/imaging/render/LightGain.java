@@ -1,0 +1,126 @@
+package nexa.imaging.render;
+
+import java.nio.ByteBuffer;
+import java.nio.ShortBuffer;
+import java.util.function.ToDoubleFunction;
+import nexa.core.geometry.Point;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/**
+ * Multiplies the light of pixels by something that changes slowly over them. It is worked out at the nodes of a grid, and
+ * between them evenly in stops.
+ */
+public final class LightGain {
+    private static final int FINEST = 128;
+    private static final int WIDEST = 16;
+
+    private final ToDoubleFunction<Point> gain;
+    private final int columns;
+    private final int rows;
+    private final int pitch;
+
+    private LightGain(ToDoubleFunction<Point> gain, int columns, int rows) {
+        this.gain = gain;
+        this.columns = columns;
+        this.rows = rows;
+        this.pitch = Math.max(1, Math.min(WIDEST, Math.max(columns, rows) / FINEST));
+    }
+
+    /**
+     * Multiplies light, in place.
+     *
+     * @param pixels grey, BGR or premultiplied BGRA, of 8 bits, or of 16 without alpha
+     * @param gain above 0, of a place in the pixels, whose pixel k spans k … k + 1
+     */
+    public static void multiply(Mat pixels, ToneCurve curve, ToDoubleFunction<Point> gain) {
+        LightGain over = new LightGain(gain, pixels.cols(), pixels.rows());
+        if (pixels.depth() == opencv_core.CV_16U) {
+            over.multiplyDeep(pixels, curve);
+        } else {
+            over.multiplyPlain(pixels, curve);
+        }
+    }
+
+    private void multiplyPlain(Mat pixels, ToneCurve curve) {
+        int channels = pixels.channels();
+        byte[] row = new byte[columns * channels];
+        double[] levels = new double[columns];
+        Nodes nodes = new Nodes();
+        for (int y = 0; y < rows; y++) {
+            nodes.levels(y, levels);
+            ByteBuffer line = pixels.ptr(y).capacity(row.length).asByteBuffer();
+            line.get(0, row);
+            for (int x = 0; x < columns; x++) {
+                byte[] becomes = curve.row((int) (levels[x] + 0.5));
+                int at = x * channels;
+                if (channels == 4) {
+                    premultiplied(row, at, becomes);
+                } else {
+                    for (int i = at; i < at + channels; i++) {
+                        row[i] = becomes[row[i] & 0xFF];
+                    }
+                }
+            }
+            line.put(0, row);
+        }
+    }
+
+    /** Colours that are multiplied by alpha are at most as large. */
+    private static void premultiplied(byte[] row, int at, byte[] becomes) {
+        int alpha = row[at + 3] & 0xFF;
+        for (int i = at; i < at + 3; i++) {
+            row[i] = (byte) Math.min(alpha, becomes[row[i] & 0xFF] & 0xFF);
+        }
+    }
+
+    private void multiplyDeep(Mat pixels, ToneCurve curve) {
+        int channels = pixels.channels();
+        short[] row = new short[columns * channels];
+        double[] levels = new double[columns];
+        Nodes nodes = new Nodes();
+        for (int y = 0; y < rows; y++) {
+            nodes.levels(y, levels);
+            ShortBuffer line =
+                    pixels.ptr(y).capacity(2L * row.length).asByteBuffer().asShortBuffer();
+            line.get(0, row);
+            for (int x = 0; x < columns; x++) {
+                curve.multiply(row, x * channels, channels, levels[x]);
+            }
+            line.put(0, row);
+        }
+    }
+
+    /** The gains of whole rows, told as {@link ToneCurve} does; two rows of nodes are kept. */
+    private final class Nodes {
+        private double[] above;
+        private double[] below;
+        private int top = -1;
+
+        /** @param levels of the middles of a row's pixels, filled in */
+        void levels(int y, double[] levels) {
+            int row = y / pitch;
+            if (row != top) {
+                above = row == top + 1 && below != null ? below : nodes(row);
+                below = nodes(row + 1);
+                top = row;
+            }
+            double down = (y + 0.5) / pitch - row;
+            for (int x = 0; x < columns; x++) {
+                int column = x / pitch;
+                double across = (x + 0.5) / pitch - column;
+                double upper = above[column] + across * (above[column + 1] - above[column]);
+                double lower = below[column] + across * (below[column + 1] - below[column]);
+                levels[x] = upper + down * (lower - upper);
+            }
+        }
+
+        private double[] nodes(int row) {
+            double[] nodes = new double[columns / pitch + 2];
+            for (int i = 0; i < nodes.length; i++) {
+                nodes[i] = ToneCurve.level(gain.applyAsDouble(new Point(i * pitch, row * pitch)));
+            }
+            return nodes;
+        }
+    }
+}
