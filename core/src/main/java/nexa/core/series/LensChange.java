@@ -1,11 +1,14 @@
 package nexa.core.series;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.shape.FromLines;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
 
 /** Puts the lens of photos right. Where a perspective was worked out from lines, the lens changes what they tell. */
 public final class LensChange {
@@ -25,5 +28,16 @@ public final class LensChange {
                 ? changed.withPerspective(Optional.of(before.by(solved, before.lines())))
                         .withAngle(solved.angle())
                 : changed;
+    }
+
+    /** The shoot with the lenses of photos put right. Photos that are not in it, or not read yet, are passed over. */
+    public static Shoot give(Shoot shoot, Map<String, Lens> lenses) {
+        ShootDraft draft = shoot.draft();
+        lenses.forEach((file, lens) -> {
+            if (shoot.find(file).filter(photo -> photo.pixels().isPresent()).isPresent()) {
+                draft.change(file, photo -> apply(photo, Optional.of(lens)));
+            }
+        });
+        return draft.shoot();
     }
 }

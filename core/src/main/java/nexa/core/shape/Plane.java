@@ -17,6 +17,8 @@ import nexa.core.geometry.Size;
  */
 public final class Plane {
     private static final int PLACES = 9;
+    /** So many straight pieces a bent edge is seen as. */
+    private static final int BENDS = 16;
     /** Corners nearer to one another, in pixels, are one. */
     private static final double SAME = 1e-6;
 
@@ -132,7 +134,11 @@ public final class Plane {
 
     /** The photo's edges in the plane, made convex. */
     public Outline outline() {
-        return outline(new Bounds(Point.ORIGIN, new Point(photo.width(), photo.height())));
+        return outline(whole());
+    }
+
+    private Bounds whole() {
+        return new Bounds(Point.ORIGIN, new Point(photo.width(), photo.height()));
     }
 
     /**
@@ -151,6 +157,32 @@ public final class Plane {
             corners = corners.stream().map(map::toPlane).toList();
         }
         return Outline.reshaped(part.size(), toPlane(part.middle()), angle, distinct(corners));
+    }
+
+    /** The photo's edges as they are seen in the plane, bent where the lens bends them. */
+    public List<Point> border() {
+        return border(whole());
+    }
+
+    /**
+     * The edges of part of the photo as they are seen in the plane, corner by corner, bent where the lens bends them.
+     *
+     * @param part in the photo's pixels
+     */
+    public List<Point> border(Bounds part) {
+        if (!isBent()) {
+            return outline(part).corners();
+        }
+        List<Point> corners = new Outline(part, Angle.NONE).corners();
+        List<Point> border = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            Point from = corners.get(i);
+            Point way = corners.get((i + 1) % corners.size()).minus(from);
+            for (int j = 0; j < BENDS; j++) {
+                border.add(toPlane(from.plus(way.times((double) j / BENDS))));
+            }
+        }
+        return border;
     }
 
     private List<Point> straightCorners(LensMap map, Bounds part) {

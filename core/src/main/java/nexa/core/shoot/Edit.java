@@ -39,7 +39,9 @@ public record Edit(
         PUT_ON_GUIDE,
         LEVEL,
         TRIM,
+        LENS,
         PERSPECTIVE,
+        EDGE,
         TAKE_FOUND,
         PROPOSAL,
         TURN_PHOTO,
@@ -54,7 +56,15 @@ public record Edit(
         STEP,
         RENAME,
         GO_ON_WITH,
-        FORMAT
+        FORMAT;
+
+        /** Whether it changes how a photo is prepared, and crops only by that. */
+        public boolean isPreparing() {
+            return switch (this) {
+                case LEVEL, TRIM, LENS, PERSPECTIVE, EDGE -> true;
+                default -> false;
+            };
+        }
     }
 
     /** The step between two states of a shoot that have the same photos. */

@@ -10,17 +10,30 @@ import javafx.scene.shape.PathElement;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
-/** A short straight scale of degrees with a thread that is moved. */
+/** A short straight scale with a thread that is moved. */
 final class FineScale extends DegreeScale {
-    private static final double STEP = 0.05;
     private static final double HEIGHT = 24;
     private static final double WIDTH = 120;
     private static final double MARGIN = 6;
-    private static final double HALF_SPAN = 10;
-    private static final double KEPT_IN_SIGHT = 9;
+    private static final int TICKS = 10;
+    private static final double KEPT_IN_SIGHT = 0.9;
+
+    /**
+     * What a scale tells.
+     *
+     * @param most how far it goes either way
+     * @param step the finest
+     * @param halfSpan so much of it is in sight on either side of its middle
+     */
+    record Reach(double most, double step, double halfSpan) {
+        /** Of degrees. */
+        static Reach degrees(double most) {
+            return new Reach(most, 0.05, 10);
+        }
+    }
 
     private final String name;
-    private final double most;
+    private final Reach reach;
     private final Path scale = new Path();
     private final Path thread = new Path();
     private double middle;
@@ -29,12 +42,11 @@ final class FineScale extends DegreeScale {
      * At nought.
      *
      * @param key of its name; its tip has the same with ".tip"
-     * @param most how far it goes either way, in degrees
      */
-    FineScale(String id, String key, double most, Listener listener) {
-        super(STEP, most, listener);
+    FineScale(String id, String key, Reach reach, Listener listener) {
+        super(reach.step(), reach.most(), listener);
         this.name = Words.get(key);
-        this.most = most;
+        this.reach = reach;
         setId(id);
         setMinHeight(HEIGHT);
         setPrefHeight(HEIGHT);
@@ -52,7 +64,7 @@ final class FineScale extends DegreeScale {
 
     @Override
     double perDegree() {
-        return Math.max(1, getWidth() - 2 * MARGIN) / (2 * HALF_SPAN);
+        return Math.max(1, getWidth() - 2 * MARGIN) / (2 * reach.halfSpan());
     }
 
     private double x(double value) {
@@ -62,14 +74,16 @@ final class FineScale extends DegreeScale {
     @Override
     protected void layoutChildren() {
         // The scale moves on only when the thread would leave it.
-        middle = Math.max(degrees() - KEPT_IN_SIGHT, Math.min(degrees() + KEPT_IN_SIGHT, 0));
+        double kept = reach.most() > reach.halfSpan() ? KEPT_IN_SIGHT * reach.halfSpan() : reach.halfSpan();
+        middle = Math.max(degrees() - kept, Math.min(degrees() + kept, 0));
         List<PathElement> ticks = new ArrayList<>();
         double foot = HEIGHT - 4.5;
-        for (int at = (int) Math.ceil(middle - HALF_SPAN); at <= middle + HALF_SPAN; at++) {
-            if (Math.abs(at) <= most) {
-                double height = at == 0 ? 15 : at % 5 == 0 ? 9 : 5;
-                ticks.add(new MoveTo(x(at), foot));
-                ticks.add(new LineTo(x(at), foot - height));
+        double apart = reach.halfSpan() / TICKS;
+        for (int i = (int) Math.ceil(middle / apart) - TICKS; i * apart <= middle + reach.halfSpan(); i++) {
+            if (Math.abs(i * apart) <= reach.most()) {
+                double height = i == 0 ? 15 : i % 5 == 0 ? 9 : 5;
+                ticks.add(new MoveTo(x(i * apart), foot));
+                ticks.add(new LineTo(x(i * apart), foot - height));
             }
         }
         ticks.add(new MoveTo(MARGIN, foot));

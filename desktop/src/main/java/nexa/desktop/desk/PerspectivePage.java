@@ -1,12 +1,7 @@
 package nexa.desktop.desk;
 
-import java.util.LinkedHashMap;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoubleConsumer;
-import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -59,8 +54,7 @@ public final class PerspectivePage {
     private final Actions actions;
     private final FineScale tilt;
     private final FineScale swing;
-    /** The typed numbers, and what each shows. */
-    private final Map<TextField, Supplier<String>> numbers = new LinkedHashMap<>();
+    private final NumberFields numbers;
 
     private final TextField strength;
     private final Label source = Parts.label("", "small", "quiet");
@@ -72,29 +66,31 @@ public final class PerspectivePage {
 
     public PerspectivePage(Actions actions) {
         this.actions = actions;
-        tilt = new FineScale("tilt", "perspective.tilt", Perspective.MOST, new Moving(true));
-        swing = new FineScale("swing", "perspective.swing", Perspective.MOST, new Moving(false));
-        TextField tiltNumber = number(
+        numbers = new NumberFields(actions::notANumber);
+        tilt = new FineScale("tilt", "perspective.tilt", FineScale.Reach.degrees(Perspective.MOST), new Moving(true));
+        swing = new FineScale(
+                "swing", "perspective.swing", FineScale.Reach.degrees(Perspective.MOST), new Moving(false));
+        TextField tiltNumber = numbers.add(
                 "tilt-number",
                 "perspective.tilt",
                 4,
                 () -> degrees(now().tilt()),
                 degrees -> facedTo(degrees, now().swing()));
-        TextField swingNumber = number(
+        TextField swingNumber = numbers.add(
                 "swing-number",
                 "perspective.swing",
                 4,
                 () -> degrees(now().swing()),
                 degrees -> facedTo(now().tilt(), degrees));
-        TextField stretch =
-                number("stretch", "perspective.stretch", 3, () -> Words.number(now().stretch(), 2), actions::stretch);
-        TextField focal = number(
+        TextField stretch = numbers.add(
+                "stretch", "perspective.stretch", 3, () -> Words.number(now().stretch(), 2), actions::stretch);
+        TextField focal = numbers.add(
                 "focal-length",
                 "perspective.focal",
                 4,
                 () -> Words.get("camera.focal", Words.number(shownFocal.millimetres(), 0)),
                 actions::focalLength);
-        strength = number(
+        strength = numbers.add(
                 "strength",
                 "perspective.strength",
                 4,
@@ -164,29 +160,6 @@ public final class PerspectivePage {
         return Words.get("level.degrees", Words.number(value, 2));
     }
 
-    private TextField number(String id, String key, int columns, Supplier<String> words, DoubleConsumer typed) {
-        TextField text = Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
-        text.setMinWidth(Region.USE_PREF_SIZE);
-        text.setOnAction(event -> {
-            try {
-                typed.accept(read(text.getText()));
-            } catch (IllegalArgumentException e) {
-                actions.notANumber(text.getText());
-            }
-            refill();
-        });
-        numbers.put(text, words);
-        return text;
-    }
-
-    private static double read(String typed) {
-        String plain = typed.toLowerCase(Locale.ROOT)
-                .replace('−', '-')
-                .replace(',', '.')
-                .replaceAll("[°%\\s\\u2009\\u00A0]|mm", "");
-        return Double.parseDouble(plain);
-    }
-
     Node node() {
         return node;
     }
@@ -196,18 +169,10 @@ public final class PerspectivePage {
         shownFocal = focalLength;
         tilt.show(now().tilt());
         swing.show(now().swing());
-        numbers.forEach((text, words) -> {
-            if (!text.isFocused()) {
-                text.setText(words.get());
-            }
-        });
+        numbers.show();
         strength.setDisable(now().tilt() == 0 && now().swing() == 0);
         source.setText(Words.of("focal.source", focalLength.source()));
         asShot.setDisable(perspective.isEmpty());
-    }
-
-    private void refill() {
-        numbers.forEach((text, words) -> text.setText(words.get()));
     }
 
     /** Whether the lines are being drawn, or shown. */
@@ -219,7 +184,7 @@ public final class PerspectivePage {
         shown = Optional.empty();
         tilt.show(0);
         swing.show(0);
-        numbers.keySet().forEach(TextField::clear);
+        numbers.clear();
         source.setText("");
     }
 }

@@ -19,10 +19,7 @@ import nexa.desktop.desk.Desk;
 import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.desk.GuideSection;
 import nexa.desktop.desk.LevelSection;
-import nexa.desktop.desk.PerspectivePage;
-import nexa.desktop.desk.ShapeSection;
 import nexa.desktop.desk.StepSection;
-import nexa.desktop.desk.TrimPage;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.View;
@@ -45,8 +42,7 @@ public final class EaselView extends View {
     private final StageHint hint;
     private final TracedLines traced;
     private final LinesHand lines;
-    private final PerspectiveHand perspective;
-    private final PerspectivePage perspectivePage;
+    private final ShapeHands shape;
     private final FindLevel find;
     private final TrimHand trim;
     private final ProposalStrip proposals;
@@ -81,18 +77,15 @@ public final class EaselView extends View {
         this.lines = new LinesHand(stage, hand, reshaping, this::say, this::markByLines);
         this.traced = new TracedLines(session, stage, hand, lines);
         this.find = new FindLevel(session, stage, hand, hint, reshaping, lines::showOwn, this::say);
-        this.perspective = new PerspectiveHand(session, stage, hand, reshaping, lines, messages);
-        this.trim = new TrimHand(session, stage, hand, hint, this::say, messages);
+        this.shape = new ShapeHands(session, stage, hand, hint, reshaping, lines, overlays, this::say, messages);
+        this.trim = shape.trim();
         this.proposals = new ProposalStrip(session, stage, hand, settings, this::say);
         PhotoActions actions = new PhotoActions(session, overlays, hand::letGoOfAll);
         this.step = new StepSection(actions);
-        TrimPage trimPage = new TrimPage(trim);
-        trim.belongTo(trimPage.fields());
-        this.perspectivePage = new PerspectivePage(perspective);
-        ShapeSection shape = new ShapeSection(perspectivePage, trimPage, reshaping::focalLength);
         this.desk = new Desk(
                 new LevelSection(new Levelling(stage, hand, find, actions, messages)),
-                shape,
+                shape.shape(),
+                shape.colour(),
                 new GuideSection(settings, () -> session.shoot().formats()),
                 new CropSection(new CropNumbers(session, stage, hand.gestures(), overlays, this::say, messages)),
                 step);
@@ -103,7 +96,7 @@ public final class EaselView extends View {
                 hand,
                 find,
                 trim,
-                perspective,
+                shape.perspective(),
                 lines,
                 proposals,
                 this::forgetOffers,
@@ -139,6 +132,7 @@ public final class EaselView extends View {
         subscriptions.listen(session.standingProperty(), this::tellStanding);
         subscriptions.listen(session.formatProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
+        subscriptions.listen(session.lenses().bookProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refreshAnew);
         subscriptions.listen(session.formatProperty(), this::refreshAnew);
     }
@@ -181,7 +175,8 @@ public final class EaselView extends View {
     }
 
     private void markByLines() {
-        perspectivePage.markByLines(lines.isShown() || hand.tools().tracing().isForPerspective());
+        shape.perspectivePage()
+                .markByLines(lines.isShown() || hand.tools().tracing().isForPerspective());
     }
 
     @Override

@@ -5,8 +5,10 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import nexa.core.series.Crops;
 import nexa.core.series.StartAgain;
+import nexa.core.shape.Edge;
 import nexa.core.shape.Perspective;
 import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.desk.PerspectivePage;
 import nexa.desktop.parts.Words;
@@ -114,7 +116,7 @@ final class PerspectiveHand implements PerspectivePage.Actions {
         stage.requestFocus();
     }
 
-    /** Shows the photo without its perspective put right, or as it is again. */
+    /** Shows the photo without its shape and colour put right, or as it is again. */
     void showWithout(boolean without) {
         if (without == isWithout) {
             return;
@@ -124,9 +126,13 @@ final class PerspectiveHand implements PerspectivePage.Actions {
         session.crop().ifPresent(crop -> {
             String file = crop.photo().file();
             Shoot shoot = session.shoot();
-            Shoot seen = without ? StartAgain.perspective(shoot, Set.of(file)) : shoot;
+            Shoot seen = without ? shoot.with(file, PerspectiveHand::without) : shoot;
             stage.show(new Crops(seen).of(seen.photo(file), crop.format()));
         });
+    }
+
+    private static Photo without(Photo photo) {
+        return photo.withPreparation(photo.preparation().withoutShape().withEdge(Edge.NONE));
     }
 
     /** Whether it is shown without. */

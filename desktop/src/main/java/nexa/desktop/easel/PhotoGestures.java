@@ -108,13 +108,20 @@ final class PhotoGestures {
 
     /** Puts the perspective right, and levels the photo with it. While it is held this goes on, else it ends by itself soon. */
     void reshape(Optional<Perspective> perspective, Angle angle, boolean isHeld) {
-        if (goesOn(Edit.Kind.PERSPECTIVE, isHeld)) {
-            gesture.setPreparation(
-                    gesture.preparation().withPerspective(perspective).withAngle(angle));
-            PhotoCrop reshaped = drafted();
-            gesture.setCrop(reshaped.crop());
-            stage.turn(reshaped);
-            draftChanged.accept(reshaped);
+        prepare(
+                Edit.Kind.PERSPECTIVE,
+                preparation().withPerspective(perspective).withAngle(angle),
+                isHeld);
+    }
+
+    /** Does something else to the photo. While it is held this goes on, else it ends by itself soon. */
+    void prepare(Edit.Kind kind, Preparation to, boolean isHeld) {
+        if (goesOn(kind, isHeld)) {
+            gesture.setPreparation(to);
+            PhotoCrop prepared = drafted();
+            gesture.setCrop(prepared.crop());
+            stage.turn(prepared);
+            draftChanged.accept(prepared);
             rest(isHeld);
         }
     }

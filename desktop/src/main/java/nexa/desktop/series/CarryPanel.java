@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -19,7 +20,6 @@ import nexa.core.format.Format;
 import nexa.core.message.EnumName;
 import nexa.core.series.CarryAcross;
 import nexa.core.series.Crops;
-import nexa.core.series.PerspectiveOnce;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Edit;
@@ -63,7 +63,7 @@ public final class CarryPanel extends VBox {
     private final Latest<Preview> previews = Background.latest(this::show);
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
-    private final ToggleButton perspective;
+    private final GivenAlong along;
     private final ToggleButton takesBack;
     private final Label words = Parts.label("", "carry-words");
     private final FlowPane pictures = new FlowPane(8, 8);
@@ -96,8 +96,7 @@ public final class CarryPanel extends VBox {
         whom = new Choices<>("carry", others().isEmpty() ? Whom.BOTH : Whom.CHOSEN, chosen -> preview());
         whom.button(Whom.CHOSEN).setDisable(others().isEmpty());
         angle = choice("carry.angle", this::preview);
-        perspective = choice("carry.perspective", this::preview);
-        perspective.setDisable(lead.preparation().perspective().isEmpty());
+        along = new GivenAlong(lead, session.lenses(), this::preview);
         takesBack = choice("carry.back", this::preview);
         carry = Parts.button("carry.do", this::carry, "main-action");
         carry.setId("carry-do");
@@ -151,7 +150,7 @@ public final class CarryPanel extends VBox {
         return row;
     }
 
-    private static ToggleButton choice(String key, Runnable action) {
+    static ToggleButton choice(String key, Runnable action) {
         ToggleButton button = Parts.toggle(key, "choice");
         button.setId(key.replace('.', '-'));
         button.setOnAction(event -> action.run());
@@ -167,7 +166,7 @@ public final class CarryPanel extends VBox {
             buttons.add(button);
         }
         buttons.add(angle);
-        buttons.add(perspective);
+        buttons.addAll(along.buttons());
         return buttons;
     }
 
@@ -215,9 +214,9 @@ public final class CarryPanel extends VBox {
         Shoot base = session.shoot();
         List<String> files = files();
         CarryAcross carrying = carrying();
-        boolean givesPerspective = perspective.isSelected();
+        UnaryOperator<Shoot> given = along.to(files);
         previews.ask(() -> {
-            CarryAcross.Outcome outcome = carrying.to(given(base, files, givesPerspective), files);
+            CarryAcross.Outcome outcome = carrying.to(given.apply(base), files);
             Crops crops = new Crops(outcome.shoot());
             List<PhotoCrop> first = files.stream()
                     .map(file -> crops.of(
@@ -229,11 +228,6 @@ public final class CarryPanel extends VBox {
         });
     }
 
-    /** The shoot in which photos have the lead's perspective, if they are to. */
-    private Shoot given(Shoot base, List<String> files, boolean givesPerspective) {
-        return givesPerspective ? PerspectiveOnce.give(base, lead.file(), files) : base;
-    }
-
     private void show(Preview preview) {
         CarryAcross.Outcome outcome = preview.outcome();
         List<String> parts = new ArrayList<>();
@@ -243,6 +237,10 @@ public final class CarryPanel extends VBox {
         }
         if (!outcome.withoutSubject().isEmpty()) {
             parts.add(Words.get("carry.noSubject", outcome.withoutSubject().size()));
+        }
+        int withoutLens = along.withoutLens(files());
+        if (withoutLens > 0) {
+            parts.add(Words.get("carry.noLens", withoutLens));
         }
         findSubjects.setVisible(!outcome.withoutSubject().isEmpty());
         if (!outcome.left().isEmpty()) {
@@ -277,12 +275,11 @@ public final class CarryPanel extends VBox {
     private void carry() {
         List<String> files = files();
         CarryAcross carrying = carrying();
-        boolean givesPerspective = perspective.isSelected();
+        UnaryOperator<Shoot> given = along.to(files);
         close.run();
         session.editMany(
                 Edit.Kind.CARRY,
                 format.id(),
-                shoot -> carrying.to(given(shoot, files, givesPerspective), files)
-                        .shoot());
+                shoot -> carrying.to(given.apply(shoot), files).shoot());
     }
 }

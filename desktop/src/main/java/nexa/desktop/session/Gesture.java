@@ -146,7 +146,7 @@ public final class Gesture {
         }
         PhotoCrop from = start();
         String file = from.photo().file();
-        if (kind == Edit.Kind.LEVEL || kind == Edit.Kind.TRIM || kind == Edit.Kind.PERSPECTIVE) {
+        if (kind.isPreparing()) {
             Preparation to = preparation;
             return Optional.of(shoot -> Trimming.of(shoot.with(file, photo -> prepared(photo, to)), file, to.trim()));
         }
@@ -163,6 +163,8 @@ public final class Gesture {
 
     /** As it is turned and put right; its trim is told apart, for what it does to leads. */
     private static Photo prepared(Photo photo, Preparation to) {
-        return photo.withAngle(to.angle()).withPerspective(to.perspective());
+        return photo.withPreparation(to.withTurn(photo.preparation().turn())
+                .withMirrored(photo.preparation().isMirrored())
+                .withTrim(photo.preparation().trim()));
     }
 }

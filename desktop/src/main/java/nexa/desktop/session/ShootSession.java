@@ -43,6 +43,7 @@ public final class ShootSession {
     private final PhotoReading reading;
     private final FolderChanges changes;
     private final Finding finding;
+    private final Lenses lenses;
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = Background.latest(standing::set);
     private Crops crops;
@@ -64,6 +65,7 @@ public final class ShootSession {
         this.changes = new FolderChanges(
                 folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
         this.finding = new Finding(folder);
+        this.lenses = new Lenses(reading::now);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -161,6 +163,11 @@ public final class ShootSession {
     /** Finds things in its photos. */
     public Finding finding() {
         return finding;
+    }
+
+    /** The lenses that took its photos. */
+    public Lenses lenses() {
+        return lenses;
     }
 
     /** The file of the photo worked on. */

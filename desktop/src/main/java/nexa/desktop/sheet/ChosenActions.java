@@ -12,6 +12,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.find.FindPanel;
+import nexa.desktop.lens.LensesPanel;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.TypedAngle;
 import nexa.desktop.parts.Words;
@@ -69,6 +70,11 @@ final class ChosenActions {
     /** Finds the levels of many photos. */
     void find() {
         FindPanel.open(session, overlays);
+    }
+
+    /** Puts the lenses of photos right where they are known. */
+    void lenses() {
+        LensesPanel.open(session, overlays);
     }
 
     /** Puts the names of all photos marked out on the clipboard, a line each. */

@@ -95,6 +95,7 @@ final class ChosenPanel {
         items.add(Parts.item(Words.get("step.again"), () -> actions.edits().followAgain(false)));
         items.add(Parts.item(Words.get("step.againTuned"), () -> actions.edits().followAgain(true)));
         items.add(new SeparatorMenuItem());
+        items.add(Parts.item(Words.get("chosen.lenses"), actions::lenses));
         items.add(Parts.item(Words.get("menu.again"), actions.edits()::readAgain));
         items.add(Parts.item(Words.get("again.perspective"), actions.edits()::startPerspectiveAgain));
         items.add(Parts.item(Words.get("chosen.again"), actions.edits()::startAgain));

@@ -59,7 +59,7 @@ public final class CropOverlay extends Pane {
         veil.setVisible(hasVeil);
         if (hasVeil) {
             veil.lay(
-                    photo.edges().corners().stream().map(projection::toScreen).toList(),
+                    photo.plane().border().stream().map(projection::toScreen).toList(),
                     List.of(
                             new Point(left, top),
                             new Point(left + frame.getWidth(), top),

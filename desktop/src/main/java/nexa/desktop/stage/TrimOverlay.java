@@ -46,22 +46,23 @@ public final class TrimOverlay extends Pane {
     }
 
     void lay(Projection projection, Photo photo) {
-        List<Point> corners = new Outline(photo.remaining(), Angle.NONE)
-                .corners().stream()
-                        .map(photo.plane()::toPlane)
-                        .map(projection::toScreen)
-                        .toList();
-        veil.lay(photo.edges().corners().stream().map(projection::toScreen).toList(), corners);
-        Double[] points = corners.stream()
+        List<Point> border = onStage(photo.plane().border(photo.remaining()), projection);
+        veil.lay(onStage(photo.plane().border(), projection), border);
+        Double[] points = border.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())
                 .toArray(Double[]::new);
         halo.getPoints().setAll(points);
         edge.getPoints().setAll(points);
+        List<Point> corners = new Outline(photo.remaining(), Angle.NONE).corners();
         // The corners go round from the upper left, as the sides do from the left one but one place later.
         for (Trim.Side side : Trim.Side.values()) {
             Point from = corners.get((side.ordinal() + 3) % 4);
             Point middle = from.plus(corners.get(side.ordinal())).times(0.5);
-            handles.get(side).layAbout(middle);
+            handles.get(side).layAbout(projection.toScreen(photo.plane().toPlane(middle)));
         }
+    }
+
+    private static List<Point> onStage(List<Point> inPlane, Projection projection) {
+        return inPlane.stream().map(projection::toScreen).toList();
     }
 }

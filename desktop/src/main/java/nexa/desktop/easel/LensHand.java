@@ -1,0 +1,137 @@
+package nexa.desktop.easel;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import nexa.core.lens.KnownLens;
+import nexa.core.series.LensChange;
+import nexa.core.shape.Edge;
+import nexa.core.shape.Lens;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
+import nexa.desktop.desk.ColourSection;
+import nexa.desktop.desk.LensPage;
+import nexa.desktop.lens.LensChooser;
+import nexa.desktop.parts.Overlays;
+import nexa.desktop.parts.Words;
+import nexa.desktop.session.ShootSession;
+
+/** What the desk asks for of the photo's lens, and of the edge that is wanted instead of what the lens made. */
+final class LensHand implements LensPage.Actions, ColourSection.Actions {
+    private final ShootSession session;
+    private final StageHand hand;
+    private final Overlays overlays;
+    private final Consumer<String> messages;
+
+    /** @param messages hears what the photographer is to be told */
+    LensHand(ShootSession session, StageHand hand, Overlays overlays, Consumer<String> messages) {
+        this.session = session;
+        this.hand = hand;
+        this.overlays = overlays;
+        this.messages = messages;
+    }
+
+    private Optional<Photo> photo() {
+        return session.photo().filter(session::isReady);
+    }
+
+    /** What is known of the lens that took a photo. */
+    LensPage.Told told(Photo photo) {
+        if (session.lenses().bookProperty().get().isEmpty()) {
+            return new LensPage.Told(Words.get("lens.reading"), false);
+        }
+        String file = photo.file();
+        Optional<KnownLens> lens = session.lenses().of(file);
+        if (lens.isEmpty()) {
+            Optional<String> said = session.lenses().taken(file).lens();
+            return new LensPage.Told(
+                    said.map(name -> Words.get("lens.notKnown.named", name))
+                            .orElseGet(() -> Words.get("lens.notKnown")),
+                    false);
+        }
+        boolean isTold = session.lenses().putRight(file).isPresent();
+        return new LensPage.Told(
+                isTold
+                        ? lens.get().model()
+                        : Words.get("lens.noFocal", lens.get().model()),
+                isTold);
+    }
+
+    @Override
+    public void putRight() {
+        photo().flatMap(photo -> session.lenses().putRight(photo.file())).ifPresent(lens -> edit(Optional.of(lens)));
+    }
+
+    @Override
+    public void choose() {
+        hand.letGoOfAll();
+        photo().ifPresent(photo -> LensChooser.open(session.lenses(), photo.file(), overlays, chosen -> {
+            Optional<Lens> lens = session.lenses().putRight(chosen, photo.file());
+            if (lens.isEmpty()) {
+                messages.accept(Words.get("lens.noFocal", chosen.model()));
+            } else {
+                edit(lens);
+            }
+        }));
+    }
+
+    @Override
+    public void asShot() {
+        edit(Optional.empty());
+    }
+
+    /** Amounts that were set before stay. */
+    private void edit(Optional<Lens> lens) {
+        hand.letGoOfAll();
+        photo().ifPresent(photo -> {
+            Optional<Lens> to = lens.map(one -> now(photo.preparation()).withProfileOf(one));
+            session.edit(Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, to)));
+        });
+    }
+
+    private static Lens now(Preparation preparation) {
+        return preparation.lens().orElse(Lens.byHand(0));
+    }
+
+    @Override
+    public void change(UnaryOperator<Lens> change, boolean isHeld) {
+        hand.tools().tracing().clear();
+        photo().ifPresent(photo -> {
+            PhotoGestures gestures = hand.gestures().photo();
+            Photo drafted = photo.withPreparation(gestures.preparation());
+            Lens to = change.apply(now(gestures.preparation()));
+            // By hand alone, no bulge is nothing.
+            Optional<Lens> lens = Optional.of(to).filter(one -> one.profile().isPresent() || one.bulge() != 0);
+            gestures.prepare(Edit.Kind.LENS, LensChange.apply(drafted, lens).preparation(), isHeld);
+        });
+    }
+
+    @Override
+    public void edge(UnaryOperator<Edge> change, boolean isHeld) {
+        hand.tools().tracing().clear();
+        PhotoGestures gestures = hand.gestures().photo();
+        Preparation now = gestures.preparation();
+        gestures.prepare(Edit.Kind.EDGE, now.withEdge(change.apply(now.edge())), isHeld);
+    }
+
+    @Override
+    public void letGo() {
+        hand.gestures().finish();
+    }
+
+    @Override
+    public void edgeLetGo() {
+        letGo();
+    }
+
+    @Override
+    public void notANumber(String text) {
+        messages.accept(Words.get("lens.notANumber", text));
+    }
+
+    @Override
+    public void notAnEdge(String text) {
+        messages.accept(Words.get("edge.notANumber", text));
+    }
+}
