@@ -12,6 +12,7 @@
  *   <li>{@link nexa.core.message}: none; {@link nexa.core.geometry}: message
  *   <li>{@link nexa.core.crop}, {@link nexa.core.guide}, {@link nexa.core.level}: geometry
  *   <li>{@link nexa.core.format}, {@link nexa.core.shape}: geometry, message
+ *   <li>{@link nexa.core.lens}: geometry, shape
  *   <li>{@link nexa.core.shoot}: format, geometry, message, shape
  *   <li>{@link nexa.core.series}: format, geometry, message, shape, shoot
  *   <li>{@link nexa.core.find}: geometry, level, series, shape, shoot

@@ -8,6 +8,7 @@
  *   <li>{@link nexa.desktop.parts}: none; {@link nexa.desktop.session}: none
  *   <li>{@link nexa.desktop.picture}: parts; {@link nexa.desktop.stage}: parts, picture
  *   <li>{@link nexa.desktop.formats}: parts, session; {@link nexa.desktop.find}: parts, picture, session
+ *   <li>{@link nexa.desktop.lens}: parts, session
  *   <li>{@link nexa.desktop.series}: find, parts, picture, session
  *   <li>{@link nexa.desktop.desk}: parts, series, stage
  *   <li>the views, {@link nexa.desktop.sheet}, {@link nexa.desktop.easel}, {@link nexa.desktop.lineup}, {@link

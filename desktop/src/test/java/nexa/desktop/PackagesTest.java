@@ -30,6 +30,7 @@ class PackagesTest {
             Map.entry("find", Set.of("geometry", "level", "series", "shape", "shoot")),
             Map.entry("propose", Set.of("find", "geometry", "guide", "series", "shape", "shoot")),
             Map.entry("shape", Set.of("geometry", "message")),
+            Map.entry("lens", Set.of("geometry", "shape")),
             Map.entry("format", Set.of("geometry", "message")),
             Map.entry("shoot", Set.of("format", "geometry", "message", "shape")),
             Map.entry("series", Set.of("format", "geometry", "message", "shape", "shoot")));
@@ -43,7 +44,7 @@ class PackagesTest {
             "find", Set.of("decode", "pictures"),
             "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
 
-    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series", "find");
+    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series", "find", "lens");
 
     private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
             Map.entry("parts", Set.of()),
@@ -53,11 +54,14 @@ class PackagesTest {
             Map.entry("formats", Set.of("parts", "session")),
             Map.entry("series", Set.of("find", "parts", "picture", "session")),
             Map.entry("find", Set.of("parts", "picture", "session")),
+            Map.entry("lens", Set.of("parts", "session")),
             Map.entry("desk", Set.of("parts", "series", "stage")),
             Map.entry("sheet", SHARED),
             Map.entry("lineup", SHARED),
             Map.entry("handover", SHARED),
-            Map.entry("easel", Set.of("parts", "session", "picture", "formats", "series", "find", "desk", "stage")),
+            Map.entry(
+                    "easel",
+                    Set.of("parts", "session", "picture", "formats", "series", "find", "lens", "desk", "stage")),
             Map.entry(
                     "shell",
                     Set.of(

@@ -37,7 +37,8 @@ public final class LensData {
         return read(folder());
     }
 
-    static LensBook read(Path folder) {
+    /** As {@link #read()}, of a folder. */
+    public static LensBook read(Path folder) {
         List<KnownCamera> cameras = new ArrayList<>();
         List<KnownLens> lenses = new ArrayList<>();
         for (Path file : files(folder)) {

@@ -43,7 +43,8 @@ final class KeysPage extends StackPane {
                 14,
                 Parts.label(Words.get("keys.title"), "page-title"),
                 columns,
-                Parts.label(Words.get("keys.mouse"), "quiet", "keys-mouse"));
+                Parts.label(Words.get("keys.mouse"), "quiet", "keys-mouse"),
+                Parts.label(Words.get("lens.source"), "small", "quiet"));
         page.getStyleClass().add("keys-page");
         page.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         ((Label) page.getChildren().get(2)).setWrapText(true);
