@@ -6,16 +6,20 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shoot.Photo;
+import nexa.desktop.stage.PhotoStage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -137,5 +141,62 @@ class LensTest extends WindowTest {
         assertThat(lens("fern-0147.jpg")).isEmpty();
         assertThat(session().shoot().photo("fern-0147.jpg").preparation().edge())
                 .isEqualTo(wanted);
+    }
+
+    /** Where a place of the photo is on screen. */
+    private Point onScreen(double across, double down) {
+        Node stage = lookup(".stage").query();
+        Bounds bounds = stage.localToScreen(stage.getBoundsInLocal());
+        PhotoStage photos = (PhotoStage) stage;
+        Photo photo = session().photo().orElseThrow();
+        Point at = photos.projection().orElseThrow().toScreen(photo.space().toPlane(new Point(across, down)));
+        return new Point(bounds.getMinX() + at.x(), bounds.getMinY() + at.y());
+    }
+
+    private void clickAlong(double... places) {
+        for (int i = 0; i < places.length; i += 2) {
+            Point at = onScreen(places[i], places[i + 1]);
+            moveTo(at.x(), at.y());
+            clickOn(MouseButton.PRIMARY);
+        }
+    }
+
+    @Test
+    void aProfileOfOnesOwnIsMadeFromLinesAndKeptForOthers() throws Exception {
+        openLensPage();
+        clickOn("#lens-by-lines");
+        waitFor(() -> lookup("#bent-bar").query().isVisible());
+        // Level lines as a lens bends them outwards, above and below the middle.
+        clickAlong(0.15, 0.36, 0.5, 0.34, 0.85, 0.36);
+        clickOn("#bent-next");
+        clickAlong(0.15, 0.65, 0.5, 0.67, 0.85, 0.65);
+        clickOn("#bent-next");
+        clickAlong(0.15, 0.5, 0.5, 0.5, 0.85, 0.5);
+        waitFor(() -> !lookup("#bent-straighten").query().isDisabled());
+        clickOn("#bent-straighten");
+        waitFor(() -> lens(SHELF).isPresent());
+        assertThat(words()).anyMatch(text -> text.startsWith("Straight within "));
+        assertThat(lens(SHELF)
+                        .orElseThrow()
+                        .profile()
+                        .orElseThrow()
+                        .distortion()
+                        .orElseThrow()
+                        .terms()
+                        .get(1))
+                .as("bent outwards")
+                .isLessThan(-0.01);
+        clickOn("#bent-keep");
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Kept for " + LENS + " at 30 mm")));
+        push(KeyCode.ESCAPE);
+        waitFor(() -> !lookup("#bent-bar").query().isVisible());
+        Optional<Lens> own = lens(SHELF);
+        clickOn("#lens-as-shot");
+        waitFor(() -> lens(SHELF).isEmpty());
+        clickOn("#lens-put-right");
+        waitFor(() -> lens(SHELF).isPresent());
+        assertThat(lens(SHELF).flatMap(Lens::profile).flatMap(LensProfile::distortion))
+                .as("one's own counts before the data")
+                .isEqualTo(own.flatMap(Lens::profile).flatMap(LensProfile::distortion));
     }
 }

@@ -44,7 +44,8 @@ class PackagesTest {
             "find", Set.of("decode", "pictures"),
             "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
 
-    private static final Set<String> SHARED = Set.of("parts", "session", "picture", "formats", "series", "find", "lens");
+    private static final Set<String> SHARED =
+            Set.of("parts", "session", "picture", "formats", "series", "find", "lens");
 
     private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
             Map.entry("parts", Set.of()),

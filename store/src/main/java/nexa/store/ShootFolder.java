@@ -155,6 +155,11 @@ public final class ShootFolder implements AutoCloseable {
         return KeptFindings.of(folder, places.userData());
     }
 
+    /** The user's own lens profiles. */
+    public OwnLenses ownLenses() {
+        return OwnLenses.of(places.userData());
+    }
+
     /** The shoot as it was opened or saved last. */
     public Shoot shoot() {
         return saving.shoot();

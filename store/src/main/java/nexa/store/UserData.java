@@ -56,6 +56,11 @@ public record UserData(Path folder) {
         return folder.resolve("found");
     }
 
+    /** Profiles of lenses that the photographer made. */
+    Path lenses() {
+        return folder.resolve("lenses");
+    }
+
     Path preferences() {
         return folder.resolve("preferences.properties");
     }

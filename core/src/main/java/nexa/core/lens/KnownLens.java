@@ -1,5 +1,6 @@
 package nexa.core.lens;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -36,6 +37,9 @@ public record KnownLens(
     /** Of a distance that the photo does not tell, in metres. */
     private static final double FAR = 1000;
 
+    /** Focal lengths nearer to each other, in millimetres, are one. */
+    private static final double SAME_FOCAL = 0.5;
+
     private static final Pattern RANGE = Pattern.compile("(\\d+(?:\\.\\d+)?)(?:\\s*-\\s*(\\d+(?:\\.\\d+)?))?\\s*mm");
 
     /** @throws IllegalArgumentException for a crop factor or aspect out of range */
@@ -46,6 +50,17 @@ public record KnownLens(
         distortion = List.copyOf(distortion);
         fringes = List.copyOf(fringes);
         darkening = List.copyOf(darkening);
+    }
+
+    /** A lens of which nothing was measured yet. */
+    public static KnownLens unmeasured(
+            String maker, String model, Set<String> mounts, double cropFactor, double aspect) {
+        return new KnownLens(maker, model, mounts, cropFactor, aspect, true, List.of(), List.of(), List.of());
+    }
+
+    /** The same as if its bending had not been measured. */
+    KnownLens withoutBending() {
+        return new KnownLens(maker, model, mounts, cropFactor, aspect, true, List.of(), fringes, darkening);
     }
 
     /** Its faults in a photo; empty where the photo does not say its focal length and the lens has several. */
@@ -70,6 +85,16 @@ public record KnownLens(
                 isRectilinear ? Between.distortion(distortion, at) : Optional.empty(),
                 Between.fringes(fringes, at),
                 light));
+    }
+
+    /** The same with its bending at a focal length, in place of what was measured there before. */
+    public KnownLens with(AtFocal<Distortion> measured) {
+        List<AtFocal<Distortion>> all = Stream.concat(
+                        distortion.stream().filter(one -> Math.abs(one.focal() - measured.focal()) > SAME_FOCAL),
+                        Stream.of(measured))
+                .sorted(Comparator.comparingDouble(AtFocal::focal))
+                .toList();
+        return new KnownLens(maker, model, mounts, cropFactor, aspect, isRectilinear, all, fringes, darkening);
     }
 
     private OptionalDouble onlyFocal() {

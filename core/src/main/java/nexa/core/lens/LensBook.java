@@ -29,12 +29,17 @@ public final class LensBook {
 
     private final List<KnownCamera> cameras;
     private final List<KnownLens> lenses;
+    private final Optional<LensBook> own;
     private final Map<String, List<KnownCamera>> camerasByName = new HashMap<>();
     private final Map<String, List<KnownLens>> lensesByName = new HashMap<>();
     private final Map<String, List<KnownLens>> lensesByMount = new HashMap<>();
 
-    /** @param lenses those that count before others of the same name come first */
     public LensBook(List<KnownCamera> cameras, List<KnownLens> lenses) {
+        this(cameras, lenses, Optional.empty());
+    }
+
+    private LensBook(List<KnownCamera> cameras, List<KnownLens> lenses, Optional<LensBook> own) {
+        this.own = own;
         this.cameras = List.copyOf(cameras);
         this.lenses = List.copyOf(lenses);
         for (KnownCamera camera : cameras) {
@@ -44,6 +49,11 @@ public final class LensBook {
             names(lens.maker(), lens.model()).forEach(name -> add(lensesByName, name, lens));
             lens.mounts().forEach(mount -> add(lensesByMount, mount, lens));
         }
+    }
+
+    /** The same with cameras and lenses of one's own, which count before those of the same name. */
+    public LensBook withOwn(LensBook mine) {
+        return new LensBook(cameras, lenses, Optional.of(mine));
     }
 
     private static <T> void add(Map<String, List<T>> index, String name, T one) {
@@ -62,6 +72,11 @@ public final class LensBook {
         return BLANKS.matcher(name).replaceAll("").toLowerCase(Locale.ROOT);
     }
 
+    /** What of it is one's own, if anything is. */
+    public Optional<LensBook> own() {
+        return own;
+    }
+
     public List<KnownCamera> cameras() {
         return cameras;
     }
@@ -72,11 +87,14 @@ public final class LensBook {
 
     /** The camera that took a photo. */
     public Optional<KnownCamera> camera(Taken taken) {
-        return taken.camera().stream()
-                .flatMap(name -> camerasByName.getOrDefault(letters(name), List.of()).stream())
-                .filter(camera ->
-                        taken.maker().isEmpty() || letters(taken.maker().get()).equals(letters(camera.maker())))
-                .findFirst();
+        Optional<KnownCamera> mine = own.flatMap(book -> book.camera(taken));
+        return mine.isPresent()
+                ? mine
+                : taken.camera().stream()
+                        .flatMap(name -> camerasByName.getOrDefault(letters(name), List.of()).stream())
+                        .filter(camera -> taken.maker().isEmpty()
+                                || letters(taken.maker().get()).equals(letters(camera.maker())))
+                        .findFirst();
     }
 
     /** The crop factor of the camera that took a photo, where it is in the data or the photo's focal lengths tell it. */
@@ -93,6 +111,10 @@ public final class LensBook {
 
     /** The lenses that may have taken a photo by what it says of itself. */
     public List<KnownLens> fitting(Taken taken) {
+        List<KnownLens> mine = own.map(book -> book.fitting(taken)).orElse(List.of());
+        if (!mine.isEmpty()) {
+            return mine;
+        }
         Optional<KnownCamera> camera = camera(taken);
         List<KnownLens> named = taken.lens().isPresent()
                 ? lensesByName.getOrDefault(letters(taken.lens().get()), List.of())
@@ -121,6 +143,7 @@ public final class LensBook {
         List<KnownLens> fitting = fitting(taken);
         Optional<String> mount = camera(taken).map(KnownCamera::mount);
         List<KnownLens> choices = new ArrayList<>(lenses);
+        own.ifPresent(book -> choices.addAll(book.lenses()));
         choices.sort(Comparator.<KnownLens>comparingInt(lens -> fitting.contains(lens)
                         ? 0
                         : mount.isPresent() && lens.mounts().contains(mount.get()) ? 1 : 2)

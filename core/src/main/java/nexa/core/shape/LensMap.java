@@ -89,7 +89,7 @@ public final class LensMap {
     }
 
     /** As {@link #toStraight}, but of a point beyond the end the last one on its way from the middle. */
-    Point toStraightWithin(Point photo) {
+    public Point toStraightWithin(Point photo) {
         Point offset = photo.minus(middle);
         double radius = Math.hypot(offset.x(), offset.y());
         return radius == 0 ? photo : middle.plus(offset.times(straightRadius(radius) / radius));

@@ -37,4 +37,9 @@ public record LensProfile(
         }
         vignetting.forEach(term -> Require.within("term", term, -MOST, MOST));
     }
+
+    /** The same with another bending. */
+    public LensProfile withDistortion(Distortion bending) {
+        return new LensProfile(name, cropFactor, aspect, Optional.of(bending), fringes, vignetting);
+    }
 }

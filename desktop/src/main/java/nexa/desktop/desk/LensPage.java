@@ -31,6 +31,9 @@ public final class LensPage {
         /** Chooses a lens from all that are known. */
         void choose();
 
+        /** Draws lines that should be straight, or puts them away. */
+        void byLines();
+
         /** The lens, as shot. */
         void asShot();
 
@@ -78,7 +81,9 @@ public final class LensPage {
         asShot = button("lens.asShot", "lens-as-shot", actions::asShot);
         asShot.managedProperty().bind(asShot.visibleProperty());
         putRight.managedProperty().bind(putRight.visibleProperty());
-        HBox head = new HBox(5, name, button("lens.choose", "lens-choose-other", actions::choose), putRight, asShot);
+        Button byLines = button("lens.byLines", "lens-by-lines", actions::byLines);
+        HBox head = new HBox(
+                5, name, byLines, button("lens.choose", "lens-choose-other", actions::choose), putRight, asShot);
         head.setAlignment(Pos.CENTER_LEFT);
         bending = new FineScale(
                 "lens-distortion",

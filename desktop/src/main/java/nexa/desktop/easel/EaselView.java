@@ -120,7 +120,14 @@ public final class EaselView extends View {
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
-        StackPane place = new StackPane(stage, tag, hint.node(), traced.node(), lines.node(), again);
+        StackPane place = new StackPane(
+                stage,
+                tag,
+                hint.node(),
+                traced.node(),
+                lines.node(),
+                shape.bent().node(),
+                again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(new VBox(proposals.node(), desk.node()));

@@ -1,12 +1,19 @@
 package nexa.desktop.easel;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import nexa.core.geometry.Point;
 import nexa.core.lens.KnownLens;
+import nexa.core.lens.LensFit;
+import nexa.core.lens.OwnProfile;
+import nexa.core.lens.Taken;
 import nexa.core.series.LensChange;
 import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
+import nexa.core.shape.LensProfile;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
@@ -23,6 +30,7 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
     private final StageHand hand;
     private final Overlays overlays;
     private final Consumer<String> messages;
+    private Runnable byLines = () -> {};
 
     /** @param messages hears what the photographer is to be told */
     LensHand(ShootSession session, StageHand hand, Overlays overlays, Consumer<String> messages) {
@@ -76,6 +84,17 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         }));
     }
 
+    /** Lines that should be straight are drawn by this. */
+    void giveLines(Runnable draw) {
+        byLines = draw;
+    }
+
+    @Override
+    public void byLines() {
+        hand.letGoOfAll();
+        byLines.run();
+    }
+
     @Override
     public void asShot() {
         edit(Optional.empty());
@@ -87,6 +106,62 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         photo().ifPresent(photo -> {
             Optional<Lens> to = lens.map(one -> now(photo.preparation()).withProfileOf(one));
             session.edit(Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, to)));
+        });
+    }
+
+    /** Puts the lens right as lines tell that should be straight, in the photo's pixels; empty where they do not. */
+    Optional<LensFit> straighten(List<List<Point>> lines) {
+        Photo photo = photo().orElseThrow();
+        Taken taken = session.lenses().taken(photo.file());
+        KnownLens known = known(photo, taken);
+        LensProfile profile = known.profile(taken)
+                .orElseGet(() -> new LensProfile(
+                        known.model(),
+                        known.cropFactor(),
+                        known.aspect(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of()));
+        double cropFactor = session.lenses().cropFactor(photo.file()).orElse(known.cropFactor());
+        Optional<LensFit> fit = LensFit.of(lines, photo.size(), profile, cropFactor);
+        fit.ifPresent(found -> {
+            Lens lens = now(photo.preparation())
+                    .withProfileOf(Lens.of(profile.withDistortion(found.distortion()), cropFactor))
+                    .withDistortion(1)
+                    .withBulge(0);
+            session.edit(
+                    Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, Optional.of(lens))));
+        });
+        return fit;
+    }
+
+    private KnownLens known(Photo photo, Taken taken) {
+        double aspect = photo.size().longSide() / photo.size().shortSide();
+        return session.lenses()
+                .own(photo)
+                .map(OwnProfile::lens)
+                .orElseGet(() ->
+                        KnownLens.unmeasured("", taken.lens().orElse(Words.get("lens.own")), Set.of(), 1, aspect));
+    }
+
+    /** Keeps what lines told, for other photos of the same camera, lens and focal length. */
+    void keep(LensFit fit) {
+        photo().ifPresent(photo -> {
+            Taken taken = session.lenses().taken(photo.file());
+            Optional<OwnProfile> own = session.lenses().own(photo);
+            if (own.isEmpty()) {
+                messages.accept(Words.get("lens.own.nameless"));
+                return;
+            }
+            OwnProfile profile = own.get().with(taken.focal().orElseThrow(), fit.distortion());
+            session.lenses()
+                    .keep(
+                            profile,
+                            problem -> messages.accept(problem.map(one -> Words.say(one))
+                                    .orElseGet(() -> Words.get(
+                                            "lens.own.kept",
+                                            profile.lens().model(),
+                                            Words.number(taken.focal().orElseThrow(), 0)))));
         });
     }
 

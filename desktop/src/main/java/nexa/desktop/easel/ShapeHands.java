@@ -16,6 +16,7 @@ final class ShapeHands {
     private final PerspectivePage perspectivePage;
     private final TrimHand trim;
     private final LensHand lens;
+    private final BentLines bent;
     private final ShapeSection shape;
     private final ColourSection colour;
 
@@ -41,6 +42,7 @@ final class ShapeHands {
         TrimPage trimPage = new TrimPage(trim);
         trim.belongTo(trimPage.fields());
         lens = new LensHand(session, hand, overlays, messages);
+        bent = new BentLines(session, stage, hand, lens, say);
         shape = new ShapeSection(new LensPage(lens), perspectivePage, trimPage, lens::told, reshaping::focalLength);
         colour = new ColourSection(lens);
     }
@@ -55,6 +57,11 @@ final class ShapeHands {
 
     TrimHand trim() {
         return trim;
+    }
+
+    /** The lines by which the lens is put right. */
+    BentLines bent() {
+        return bent;
     }
 
     ShapeSection shape() {

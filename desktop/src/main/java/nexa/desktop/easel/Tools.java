@@ -36,6 +36,7 @@ final class Tools {
     private final Tracing tracing;
     private final Consumer<String> say;
     private Optional<Tool> inHand = Optional.empty();
+    private Optional<Runnable> other = Optional.empty();
 
     /** The tools, for what is to be marked. */
     enum Tool {
@@ -94,6 +95,7 @@ final class Tools {
             putDown();
             return;
         }
+        putDown();
         inHand = Optional.of(tool);
         gestures.finish();
         hand.take(Optional.of(
@@ -105,10 +107,26 @@ final class Tools {
         say.accept(Words.of("tool", tool));
     }
 
+    /**
+     * Takes something else with which is drawn again and again.
+     *
+     * @param putAway hears that it was put down
+     */
+    void takeOther(DragTool.Use use, Runnable putAway) {
+        putDown();
+        if (session.crop().isPresent()) {
+            hand.take(Optional.of(new DragTool(use, false)));
+            hand.keep();
+            other = Optional.of(putAway);
+        }
+    }
+
     void putDown() {
         if (hand.isTaken()) {
             say.accept("");
         }
+        other.ifPresent(Runnable::run);
+        other = Optional.empty();
         inHand = Optional.empty();
         tracing.setAddsAlways(false);
         gestures.finish();

@@ -68,7 +68,7 @@ public final class LensesPanel extends VBox {
         Set<String> chosen = session.chosenProperty().get();
         whom = new Choices<>("lenses", chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING, now -> show());
         whom.button(Whom.CHOSEN).setDisable(chosen.isEmpty());
-        HBox whomRow = new HBox(5, Parts.label(Words.get("carry.whom"), "quiet", "carry-label"));
+        HBox whomRow = new HBox(5, Parts.label(Words.get("lenses.whom"), "quiet", "carry-label"));
         whomRow.getChildren().addAll(whom.buttons());
         whomRow.setAlignment(Pos.CENTER_LEFT);
         known.setId("lenses-known");

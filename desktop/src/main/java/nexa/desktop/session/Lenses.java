@@ -5,22 +5,28 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
+import nexa.core.lens.OwnProfile;
 import nexa.core.lens.Taken;
 import nexa.core.shape.Lens;
 import nexa.core.shoot.Photo;
 import nexa.imaging.facts.ShootReading;
 import nexa.store.LensData;
+import nexa.store.OwnLenses;
+import nexa.store.ShootProblem;
 
 /** The lenses that are known, and which of them took the photos of a shoot. They are read when they are first asked for. */
 public final class Lenses {
     private final Supplier<ShootReading> reading;
+    private final OwnLenses own;
     private final ReadOnlyObjectWrapper<Optional<LensBook>> book = new ReadOnlyObjectWrapper<>(Optional.empty());
     private boolean isWanted;
 
@@ -29,17 +35,24 @@ public final class Lenses {
         static final CompletableFuture<LensBook> READ = CompletableFuture.supplyAsync(LensData::read);
     }
 
-    Lenses(Supplier<ShootReading> reading) {
+    Lenses(Supplier<ShootReading> reading, OwnLenses own) {
         this.reading = reading;
+        this.own = own;
     }
 
     /** All of them; empty until they have been read, which this begins. */
     public ReadOnlyObjectProperty<Optional<LensBook>> bookProperty() {
         if (!isWanted) {
             isWanted = true;
-            Data.READ.thenAccept(read -> Platform.runLater(() -> book.set(Optional.of(read))));
+            read();
         }
         return book.getReadOnlyProperty();
+    }
+
+    private void read() {
+        Data.READ
+                .thenApplyAsync(read -> read.withOwn(own.read()))
+                .thenAccept(read -> Platform.runLater(() -> book.set(Optional.of(read))));
     }
 
     private LensBook book() {
@@ -95,6 +108,36 @@ public final class Lenses {
             }
         });
         return lenses;
+    }
+
+    /** The crop factor of the camera that took a photo, where it is known. */
+    public OptionalDouble cropFactor(String file) {
+        return book().cropFactor(taken(file));
+    }
+
+    /** A profile of one's own of what took a photo, to be added to; empty where the photo does not tell enough. */
+    public Optional<OwnProfile> own(Photo photo) {
+        return OwnProfile.begun(
+                taken(photo.file()), photo.size().longSide() / photo.size().shortSide(), book());
+    }
+
+    /**
+     * Keeps a profile of one's own, for other photos too.
+     *
+     * @param kept hears on the JavaFX thread that it is kept, or why it could not be
+     */
+    public void keep(OwnProfile profile, Consumer<Optional<ShootProblem>> kept) {
+        CompletableFuture.runAsync(() -> {
+            Optional<ShootProblem> problem = Optional.empty();
+            try {
+                own.keep(profile);
+            } catch (ShootProblem e) {
+                problem = Optional.of(e);
+            }
+            Optional<ShootProblem> heard = problem;
+            Platform.runLater(() -> kept.accept(heard));
+            read();
+        });
     }
 
     private Optional<Lens> chosenFor(String from, Lens lens, String file) {

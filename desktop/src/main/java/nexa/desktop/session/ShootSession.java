@@ -65,7 +65,7 @@ public final class ShootSession {
         this.changes = new FolderChanges(
                 folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
         this.finding = new Finding(folder);
-        this.lenses = new Lenses(reading::now);
+        this.lenses = new Lenses(reading::now, folder.ownLenses());
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
