@@ -16,6 +16,10 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.message.Message;
+import nexa.core.shape.Distortion;
+import nexa.core.shape.Fringes;
+import nexa.core.shape.Lens;
+import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Photo;
@@ -85,7 +89,7 @@ public final class DeliveryBench {
             }
             if (how == Reshaped.TURNED) {
                 turned = ours;
-            } else if (how == Reshaped.PERSPECTIVE) {
+            } else if (how.compareTo(Reshaped.TURNED) > 0) {
                 System.out.println(String.format(
                         Locale.ROOT, "  as a ratio of only turned %.2f", ours.median() / turned.median()));
             }
@@ -96,7 +100,10 @@ public final class DeliveryBench {
     private enum Reshaped {
         AS_SHOT("as shot"),
         TURNED("turned by " + DEGREES + "°"),
-        PERSPECTIVE("turned, with a perspective");
+        PERSPECTIVE("turned, with a perspective"),
+        BENT("turned, a bent lens put right"),
+        FRINGED("turned, a bent lens with fringes put right"),
+        DARK("turned, that and dark corners put right");
 
         private final String words;
 
@@ -106,11 +113,30 @@ public final class DeliveryBench {
 
         Photo photo(String file) {
             Photo turned = Photo.untouched(file).withAngle(this == AS_SHOT ? Angle.NONE : new Angle(DEGREES));
-            return this == PERSPECTIVE
-                    ? turned.withPerspective(Optional.of(new Perspective(12, -4, 100, 1, 28, SceneLines.NONE)))
-                    : turned;
+            return switch (this) {
+                case AS_SHOT, TURNED -> turned;
+                case PERSPECTIVE ->
+                    turned.withPerspective(Optional.of(new Perspective(12, -4, 100, 1, 28, SceneLines.NONE)));
+                case BENT -> withLens(turned, BENDING.withColour(0).withVignetting(0));
+                case FRINGED -> withLens(turned, BENDING.withVignetting(0));
+                case DARK -> withLens(turned, BENDING);
+            };
+        }
+
+        private static Photo withLens(Photo photo, Lens lens) {
+            return photo.withPreparation(photo.preparation().withLens(Optional.of(lens)));
         }
     }
+
+    private static final Lens BENDING = Lens.of(
+            new LensProfile(
+                    "made up",
+                    1.5,
+                    1.5,
+                    Optional.of(new Distortion(Distortion.Model.PTLENS, List.of(0.01, -0.04, 0.002))),
+                    Optional.of(new Fringes(List.of(1.0004, 0.0, 0.0002), List.of(0.9997, 0.0, -0.0001))),
+                    List.of(-0.5, 0.15, -0.05)),
+            1.5);
 
     private static double millis(Path folder, DeliveryPlan plan, String out) throws IOException {
         long began = System.nanoTime();

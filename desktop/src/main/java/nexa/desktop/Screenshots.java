@@ -76,9 +76,11 @@ final class Screenshots {
         views.add(Map.entry("proposals", this::propose));
         views.add(Map.entry("trim", this::trim));
         views.add(Map.entry("perspective", this::makeParallel));
+        views.add(Map.entry("lens", this::putLensRight));
         views.add(Map.entry("hand-over", () -> {
-            shell.session().orElseThrow().edits().undo();
-            shell.session().orElseThrow().edits().undo();
+            for (int done = 0; done < 3; done++) {
+                shell.session().orElseThrow().edits().undo();
+            }
             shell.go("handover");
         }));
         views.add(Map.entry("hand-over-running", this::deliver));
@@ -144,6 +146,14 @@ final class Screenshots {
                 (FromLines.Solved) new FromLines(photo.size(), Optional.empty(), OptionalDouble.empty()).solve(lines);
         Perspective perspective = Perspective.none(solved.focal35()).by(solved, lines);
         return photo.withPerspective(Optional.of(perspective)).withAngle(solved.angle());
+    }
+
+    /** The shelf that the lens bent. */
+    private void putLensRight() {
+        robot.keyType(KeyCode.ESCAPE);
+        shell.session().orElseThrow().goTo(Optional.of("fern-0181.jpg"));
+        fire("#page-lens");
+        later(1.5, () -> fire("#lens-put-right"));
     }
 
     private static void later(double seconds, Runnable what) {

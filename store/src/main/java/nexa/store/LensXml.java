@@ -121,17 +121,30 @@ final class LensXml {
                 entry.cropFactor = Double.parseDouble(in.getElementText().strip());
             case "aspect-ratio" -> entry.aspect = aspect(in.getElementText().strip());
             case "distortion" -> distortion(entry);
-            case "tca" -> entry.fringes.add(new AtFocal<>(number("focal"), fringes()));
-            case "vignetting" ->
-                entry.darkening.add(new Darkening(
-                        number("focal"),
-                        number("aperture"),
-                        number("distance"),
-                        List.of(number("k1"), number("k2"), number("k3"))));
+            case "tca" -> replace(entry.fringes, new AtFocal<>(number("focal"), fringes()));
+            case "vignetting" -> darkening(entry);
             default -> {
                 // Nothing that reshapes a picture.
             }
         }
+    }
+
+    /** Of what was measured twice, the later one counts, as it does for the data's own library. */
+    private static <T> void replace(List<AtFocal<T>> measured, AtFocal<T> later) {
+        measured.removeIf(one -> one.focal() == later.focal());
+        measured.add(later);
+    }
+
+    private void darkening(Entry entry) {
+        Darkening later = new Darkening(
+                number("focal"),
+                number("aperture"),
+                number("distance"),
+                List.of(number("k1"), number("k2"), number("k3")));
+        entry.darkening.removeIf(one -> one.focal() == later.focal()
+                && one.aperture() == later.aperture()
+                && one.distance() == later.distance());
+        entry.darkening.add(later);
     }
 
     /** As "3:2" or a number; the long side over the short one. */
@@ -152,7 +165,7 @@ final class LensXml {
             case POLY3 -> List.of(number("k1"));
             case POLY5 -> List.of(number("k1"), number("k2"));
         };
-        entry.distortion.add(new AtFocal<>(number("focal"), new Distortion(model, terms)));
+        replace(entry.distortion, new AtFocal<>(number("focal"), new Distortion(model, terms)));
     }
 
     private Fringes fringes() {

@@ -38,6 +38,7 @@ class LensDataTest {
                   <distortion model="ptlens" focal="24" a="0.01" b="-0.03" c="0.002"/>
                   <distortion model="ptlens" focal="70" b="0.01"/>
                   <distortion model="acm" focal="70" k1="0.01"/>
+                  <tca model="poly3" focal="24" vr="1.1" vb="0.9"/>
                   <tca model="poly3" focal="24" vr="1.0004" vb="0.9997" br="0.0001"/>
                   <tca model="linear" focal="70" kr="1.0002" kb="0.9999"/>
                   <vignetting model="pa" focal="24" aperture="2.8" distance="10" k1="-0.5" k2="0.1" k3="-0.02"/>
