@@ -186,6 +186,12 @@ class LensTest extends WindowTest {
                         .get(1))
                 .as("bent outwards")
                 .isLessThan(-0.01);
+        // What is found instead.
+        clickOn("#bent-find");
+        waitFor(() -> lookup("#bent-keep").tryQuery().isEmpty());
+        waitFor(() -> words().contains("4 lines"));
+        clickOn("#bent-straighten");
+        waitFor(() -> lookup("#bent-keep").tryQuery().isPresent());
         clickOn("#bent-keep");
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Kept for " + LENS + " at 30 mm")));
         push(KeyCode.ESCAPE);

@@ -4,16 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.lens.LensBook;
+import nexa.core.lens.LensFit;
 import nexa.core.lens.Taken;
 import nexa.core.shape.Lens;
+import nexa.core.shape.LensProfile;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Photo;
+import nexa.imaging.find.PhotoFinder;
 import nexa.store.LensData;
 import org.junit.jupiter.api.Test;
 
@@ -84,5 +90,44 @@ class ShelfLensTest {
             assertThat(bend(plane(Optional.of(lens)), height)).isLessThan(0.5);
         }
         assertThat(worst).as("as shot").isGreaterThan(8);
+    }
+
+    private static final LensProfile UNKNOWN =
+            new LensProfile("own", 1, 1.5, Optional.empty(), Optional.empty(), List.of());
+
+    /** By how many pixels level lines of the scene stay bent with a profile of one's own, at some heights. */
+    private double worstBend(List<List<Point>> lines, double... heights) {
+        LensFit fit = LensFit.of(lines, size, UNKNOWN, 1).orElseThrow();
+        Plane plane = plane(Optional.of(Lens.of(UNKNOWN.withDistortion(fit.distortion()), 1)));
+        return Arrays.stream(heights).map(height -> bend(plane, height)).max().orElseThrow();
+    }
+
+    @Test
+    void aProfileFromTracedLinesStraightensTheShelves() {
+        List<List<Point>> traced = new ArrayList<>();
+        for (double height : new double[] {-0.25, 0.05, 0.25, 0.35}) {
+            List<Point> line = new ArrayList<>();
+            for (int i = -3; i <= 3; i++) {
+                // Laid to a tenth of a pixel, above and below by turns.
+                line.add(place(new Vec(0.09 * i, height, 0)).plus(new Point(0, 0.1 * (i % 2))));
+            }
+            traced.add(line);
+        }
+        assertThat(worstBend(traced, -0.2, -0.1, 0.1, 0.2, 0.3)).isLessThan(1);
+    }
+
+    @Test
+    void aProfileFromLinesThatAreFoundStraightensTheShelves() throws Exception {
+        String file = "fern-0181.jpg";
+        Photo shot = Photo.untouched(file).withPixels(new PixelSize(photo.width(), photo.height()));
+        List<List<Point>> found =
+                PhotoFinder.bentLines(Path.of("photos"), shot, () -> false).orElseThrow();
+        List<List<Point>> agreeing = LensFit.agreeing(found, size, UNKNOWN, 1);
+        assertThat(agreeing).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(worstBend(agreeing, 0.2, 0.3)).as("where the shelves are").isLessThan(1);
+        double far = -0.2;
+        assertThat(worstBend(agreeing, far))
+                .as("where there are none")
+                .isLessThan(bend(plane(Optional.empty()), far) / 4);
     }
 }

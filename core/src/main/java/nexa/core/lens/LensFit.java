@@ -1,6 +1,7 @@
 package nexa.core.lens;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Point;
@@ -23,9 +24,17 @@ public record LensFit(Distortion distortion, double remains) {
     public static final int FEWEST = 3;
 
     private static final int STEPS = 60;
+    private static final double MOST_DAMPED = 1e6;
     private static final double NUDGE = 1e-6;
     /** Nobody lays a point more exactly, in pixels: a smaller rest tells nothing of how many terms are right. */
     private static final double LAID_WITHIN = 0.05;
+
+    /** A line bent by so many times what is usual, and by more than such a share of the photo's long side, is bent in the scene. */
+    private static final double FAR = 3;
+
+    private static final double FAR_PIXELS = 0.0005;
+    private static final double ROUGHLY = 0.003;
+    private static final int ROUNDS = 5;
 
     /** The terms a, b, c of the model that are sought, fewest first: b alone bends most lenses' lines well. */
     private static final List<List<Integer>> SOUGHT = List.of(List.of(1), List.of(0, 1), List.of(0, 1, 2));
@@ -65,8 +74,41 @@ public record LensFit(Distortion distortion, double remains) {
         return Optional.ofNullable(best);
     }
 
+    /**
+     * As {@link #of}, of lines that were found, of which some may be bent in the scene: those that stay bent by far more than
+     * most are left out, for as long as three remain.
+     *
+     * @param lines in the photo's pixels
+     * @return those that are used
+     */
+    public static List<List<Point>> agreeing(
+            List<List<Point>> lines, Size photo, LensProfile profile, double cameraCrop) {
+        Problem problem =
+                new Problem(lines.stream().filter(line -> line.size() >= FEWEST).toList(), photo, profile, cameraCrop);
+        if (problem.lines().size() <= FEWEST) {
+            return problem.lines();
+        }
+        // First one term, by the half of the lines that agree best; then all terms, without those that are far off.
+        double[] terms = new double[3];
+        for (int round = 0; round < ROUNDS; round++) {
+            terms = problem.bestHalf(terms).solve(SOUGHT.get(0));
+        }
+        problem = problem.near(terms, ROUGHLY * photo.longSide());
+        for (int round = 0; round < ROUNDS && problem.lines().size() > FEWEST; round++) {
+            Optional<LensFit> fit = of(problem.lines(), photo, profile, cameraCrop);
+            if (fit.isPresent()) {
+                problem = problem.near(fit.get().terms(), FAR_PIXELS * photo.longSide());
+            }
+        }
+        return problem.lines();
+    }
+
     private static Distortion distortion(double[] terms) {
         return new Distortion(Distortion.Model.PTLENS, List.of(terms[0], terms[1], terms[2]));
+    }
+
+    private double[] terms() {
+        return distortion.terms().stream().mapToDouble(Double::doubleValue).toArray();
     }
 
     private static double squares(double[] off) {
@@ -92,6 +134,32 @@ public record LensFit(Distortion distortion, double remains) {
             return lines.stream().mapToInt(line -> line.size() - 2).sum();
         }
 
+        private Problem with(List<List<Point>> others) {
+            return new Problem(others, photo, profile, cameraCrop);
+        }
+
+        /** The most by which a point of a line lies off it. */
+        private double bend(List<Point> line, double[] terms) {
+            return farthest(with(List.of(line)).off(terms));
+        }
+
+        /** The half of the lines that are straightest with some terms. */
+        Problem bestHalf(double[] terms) {
+            List<List<Point>> sorted = lines.stream()
+                    .sorted(Comparator.comparingDouble(line -> bend(line, terms)))
+                    .toList();
+            return with(sorted.subList(0, Math.max(FEWEST, (sorted.size() + 1) / 2)));
+        }
+
+        /** The lines that are not bent by far more than is usual with some terms; at least the best few. */
+        Problem near(double[] terms, double least) {
+            List<Double> bends =
+                    lines.stream().map(line -> bend(line, terms)).sorted().toList();
+            double usual = bends.get((bends.size() - 1) / 2);
+            double most = Math.max(Math.max(FAR * usual, least), bends.get(FEWEST - 1));
+            return with(lines.stream().filter(line -> bend(line, terms) <= most).toList());
+        }
+
         double[] solve(List<Integer> sought) {
             double[] terms = new double[3];
             double[] off = off(terms);
@@ -105,6 +173,9 @@ public record LensFit(Distortion distortion, double remains) {
                     damping /= 3;
                 } else {
                     damping *= 5;
+                }
+                if (damping > MOST_DAMPED) {
+                    break;
                 }
             }
             return terms;
@@ -125,9 +196,12 @@ public record LensFit(Distortion distortion, double remains) {
             for (int i = 0; i < count; i++) {
                 double[] nudged = terms.clone();
                 nudged[sought.get(i)] += NUDGE;
+                // At the edge of what may be a lens, the other way.
+                double nudge = isLens(nudged) ? NUDGE : -NUDGE;
+                nudged[sought.get(i)] = terms[sought.get(i)] + nudge;
                 slopes[i] = off(nudged);
                 for (int k = 0; k < off.length; k++) {
-                    slopes[i][k] = (slopes[i][k] - off[k]) / NUDGE;
+                    slopes[i][k] = (slopes[i][k] - off[k]) / nudge;
                 }
             }
             double[][] rows = new double[count][count + 1];

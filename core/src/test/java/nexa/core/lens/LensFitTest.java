@@ -93,4 +93,19 @@ class LensFitTest {
         LensFit fit = LensFit.of(drawn(none, 3, 0), PHOTO, UNKNOWN, 1.5).orElseThrow();
         assertThat(fit.distortion().terms()).allSatisfy(term -> assertThat(term).isCloseTo(0, within(1e-6)));
     }
+
+    @Test
+    void ofFoundLinesThoseThatAreBentInTheSceneAreLeftOut() {
+        LensMap lens = map(new Distortion(Distortion.Model.PTLENS, List.of(0.0, -0.03, 0.0)));
+        List<List<Point>> straight = drawn(lens, 9, 0.2);
+        List<Point> rim = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            double angle = Math.PI * i / 8;
+            rim.add(new Point(3000 + 1500 * Math.cos(angle), 2500 - 300 * Math.sin(angle)));
+        }
+        List<List<Point>> all = new ArrayList<>(straight);
+        all.add(2, rim);
+        assertThat(LensFit.agreeing(all, PHOTO, UNKNOWN, 1.5)).isEqualTo(straight);
+        assertThat(LensFit.agreeing(straight, PHOTO, UNKNOWN, 1.5)).isEqualTo(straight);
+    }
 }

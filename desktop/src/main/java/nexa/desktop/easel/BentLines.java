@@ -9,10 +9,14 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.lens.LensFit;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
+import nexa.desktop.session.Finding;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.work.Ticket;
 
 /** Lines that should be straight, drawn point by point; the lens is put right by them. */
 final class BentLines implements DragTool.Use {
@@ -31,6 +35,7 @@ final class BentLines implements DragTool.Use {
     private List<List<Point>> lines = List.of(List.of());
 
     private Optional<LensFit> fit = Optional.empty();
+    private Optional<Ticket> looking = Optional.empty();
 
     /** @param say hears what there is to say by the pointer */
     BentLines(ShootSession session, PhotoStage stage, StageHand hand, LensHand lens, Consumer<String> say) {
@@ -61,6 +66,8 @@ final class BentLines implements DragTool.Use {
     }
 
     private void putAway() {
+        looking.ifPresent(Ticket::cancel);
+        looking = Optional.empty();
         bar.setVisible(false);
         stage.overlay().onPhoto().show(List.of());
     }
@@ -131,6 +138,48 @@ final class BentLines implements DragTool.Use {
         stage.requestFocus();
     }
 
+    /** Looks for lines; those that may be straight in the scene are taken as if they were drawn. */
+    private void find() {
+        session.photo().filter(session::isReady).ifPresent(photo -> {
+            say.accept(Words.get("bent.looking"));
+            looking.ifPresent(Ticket::cancel);
+            looking = Optional.of(session.finding().bentLines(photo, new Found(photo)));
+        });
+        stage.requestFocus();
+    }
+
+    /** What was found in a photo. */
+    private final class Found implements Finding.Listener<List<List<Point>>> {
+        private final Photo photo;
+
+        Found(Photo photo) {
+            this.photo = photo;
+        }
+
+        @Override
+        public void found(List<List<Point>> lines) {
+            take(lens.agreeing(photo, lines));
+        }
+
+        @Override
+        public void failed(PhotoProblem problem) {
+            say.accept(Words.say(problem));
+        }
+    }
+
+    private void take(List<List<Point>> found) {
+        if (found.size() < LensFit.FEWEST) {
+            say.accept(Words.get("bent.tooFew", found.size()));
+            return;
+        }
+        say.accept("");
+        List<List<Point>> all = new ArrayList<>(found);
+        all.add(List.of());
+        lines = List.copyOf(all);
+        fit = Optional.empty();
+        show();
+    }
+
     private long count() {
         return lines.stream().filter(line -> line.size() >= LensFit.FEWEST).count();
     }
@@ -146,7 +195,7 @@ final class BentLines implements DragTool.Use {
         back.setDisable(lines.size() == 1 && last().isEmpty());
         Button straighten = button("straighten", this::straighten);
         straighten.setDisable(count() < LensFit.FEWEST || fit.isPresent());
-        bar.getChildren().setAll(Parts.label(said, "small"), next, back, straighten);
+        bar.getChildren().setAll(Parts.label(said, "small"), button("find", this::find), next, back, straighten);
         fit.ifPresent(found -> bar.getChildren().add(button("keep", () -> lens.keep(found))));
         Button away = button("away", hand.tools()::putDown);
         away.getStyleClass().add("flat");

@@ -109,9 +109,10 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         });
     }
 
-    /** Puts the lens right as lines tell that should be straight, in the photo's pixels; empty where they do not. */
-    Optional<LensFit> straighten(List<List<Point>> lines) {
-        Photo photo = photo().orElseThrow();
+    /** What lines tell of a photo's lens, and in which units. */
+    private record Units(LensProfile profile, double cameraCrop) {}
+
+    private Units units(Photo photo) {
         Taken taken = session.lenses().taken(photo.file());
         KnownLens known = known(photo, taken);
         LensProfile profile = known.profile(taken)
@@ -122,11 +123,24 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
                         Optional.empty(),
                         Optional.empty(),
                         List.of()));
-        double cropFactor = session.lenses().cropFactor(photo.file()).orElse(known.cropFactor());
-        Optional<LensFit> fit = LensFit.of(lines, photo.size(), profile, cropFactor);
+        return new Units(profile, session.lenses().cropFactor(photo.file()).orElse(known.cropFactor()));
+    }
+
+    /** Of lines that were found, in the photo's pixels, those that may be straight in the scene. */
+    List<List<Point>> agreeing(Photo photo, List<List<Point>> found) {
+        Units units = units(photo);
+        return LensFit.agreeing(found, photo.size(), units.profile(), units.cameraCrop());
+    }
+
+    /** Puts the lens right as lines tell that should be straight, in the photo's pixels; empty where they do not. */
+    Optional<LensFit> straighten(List<List<Point>> lines) {
+        Photo photo = photo().orElseThrow();
+        Units units = units(photo);
+        Optional<LensFit> fit = LensFit.of(lines, photo.size(), units.profile(), units.cameraCrop());
         fit.ifPresent(found -> {
+            LensProfile profile = units.profile().withDistortion(found.distortion());
             Lens lens = now(photo.preparation())
-                    .withProfileOf(Lens.of(profile.withDistortion(found.distortion()), cropFactor))
+                    .withProfileOf(Lens.of(profile, units.cameraCrop()))
                     .withDistortion(1)
                     .withBulge(0);
             session.edit(

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.application.Platform;
 import nexa.core.find.Found;
+import nexa.core.geometry.Point;
 import nexa.core.propose.CropProposer;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.Scene;
@@ -85,6 +86,15 @@ public final class Finding implements AutoCloseable {
                 ticket -> scene(photo, ticket)
                         .filter(scene -> !ticket.isCancelled())
                         .map(scene -> new CropProposer(scene, photo).propose(ratio, most)));
+    }
+
+    /**
+     * Finds long edges that are straight but for what the lens bent of them; places along each, in the photo's pixels.
+     *
+     * @param photo one that is ready
+     */
+    public Ticket bentLines(Photo photo, Listener<List<List<Point>>> listener) {
+        return look(photo, Urgency.NOW, listener, ticket -> PhotoFinder.bentLines(folder, photo, ticket::isCancelled));
     }
 
     /** Something that is looked for in a photo; empty if it was given up. */

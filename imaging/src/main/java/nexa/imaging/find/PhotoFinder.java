@@ -1,6 +1,7 @@
 package nexa.imaging.find;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import nexa.core.find.Found;
@@ -75,6 +76,30 @@ public final class PhotoFinder {
                                         corner,
                                         photo.size().width() / bgra.cols(),
                                         photo.size().height() / bgra.rows()))));
+    }
+
+    /**
+     * Finds long edges that are straight but for what the lens bent of them.
+     *
+     * @return places along each, in the photo's pixels; empty if it is unwanted
+     * @throws PhotoProblem if the photo cannot be read
+     */
+    public static Optional<List<List<Point>>> bentLines(Path folder, Photo photo, BooleanSupplier isUnwanted)
+            throws PhotoProblem {
+        if (isUnwanted.getAsBoolean()) {
+            return Optional.empty();
+        }
+        PhotoFinder finder = new PhotoFinder(photo, isUnwanted);
+        return finder.read(folder, LevelFinder.LONG_SIDE, bgra -> {
+            try (Mat grey = new Mat()) {
+                opencv_imgproc.cvtColor(bgra, grey, opencv_imgproc.COLOR_BGRA2GRAY);
+                return Optional.of(BentLineFinder.find(grey).stream()
+                        .map(line -> line.stream()
+                                .map(place -> place.times(finder.factor(bgra)))
+                                .toList())
+                        .toList());
+            }
+        });
     }
 
     /** Something that is looked for in a picture. */
