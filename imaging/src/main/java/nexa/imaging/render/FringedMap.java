@@ -8,6 +8,7 @@ import nexa.core.geometry.Point;
 import nexa.core.shape.LensMap;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
 
 /**
  * A map that reads each colour elsewhere, as a lens drew it. Grey has but one, and is read where green is.
@@ -15,6 +16,9 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * @param green also where a place lies, when there is but one
  */
 record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelMap {
+    /** Pixels that interpolating needs around what is read. */
+    private static final int MARGIN = 4;
+
     /** What a map becomes where a lens drew red and blue beside green. */
     static FringedMap of(PixelMap map, LensMap lens, int pitch) {
         return new FringedMap(
@@ -62,13 +66,22 @@ record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelM
         }
         // In this order they lie in memory; what is see-through is so where green is.
         List<PixelMap> maps = List.of(blue, green, red, green);
-        try (Mat one = new Mat();
-                Mat warped = new Mat()) {
-            for (int channel = 0; channel < from.channels(); channel++) {
-                opencv_core.extractChannel(from, one, channel);
-                maps.get(channel).warp(one, warped, result, how, beyond);
+        for (int channel = 0; channel < from.channels(); channel++) {
+            try (Rect part = part(maps.get(channel), from, result, beyond);
+                    Mat seen = new Mat(from, part);
+                    Mat one = new Mat();
+                    Mat warped = new Mat()) {
+                opencv_core.extractChannel(seen, one, channel);
+                maps.get(channel).within(part.x(), part.y()).warp(one, warped, result, how, beyond);
                 opencv_core.insertChannel(warped, to, channel);
             }
         }
+    }
+
+    /** What of a photo is to be looked at: where all of the result lies in it, no more than it takes. The caller closes it. */
+    private static Rect part(PixelMap map, Mat photo, PixelSize result, Beyond beyond) {
+        return beyond == Beyond.EDGE
+                ? map.needed(result, MARGIN, photo.cols(), photo.rows())
+                : new Rect(0, 0, photo.cols(), photo.rows());
     }
 }

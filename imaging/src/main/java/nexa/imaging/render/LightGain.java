@@ -45,14 +45,20 @@ public final class LightGain {
     private void multiplyPlain(Mat pixels, ToneCurve curve) {
         int channels = pixels.channels();
         byte[] row = new byte[columns * channels];
-        double[] levels = new double[columns];
+        float[] levels = new float[columns];
         Nodes nodes = new Nodes();
         for (int y = 0; y < rows; y++) {
             nodes.levels(y, levels);
             ByteBuffer line = pixels.ptr(y).capacity(row.length).asByteBuffer();
             line.get(0, row);
+            int level = -1;
+            byte[] becomes = row;
             for (int x = 0; x < columns; x++) {
-                byte[] becomes = curve.row((int) (levels[x] + 0.5));
+                int now = (int) (levels[x] + 0.5f);
+                if (now != level) {
+                    level = now;
+                    becomes = curve.row(level);
+                }
                 int at = x * channels;
                 if (channels == 4) {
                     premultiplied(row, at, becomes);
@@ -77,7 +83,7 @@ public final class LightGain {
     private void multiplyDeep(Mat pixels, ToneCurve curve) {
         int channels = pixels.channels();
         short[] row = new short[columns * channels];
-        double[] levels = new double[columns];
+        float[] levels = new float[columns];
         Nodes nodes = new Nodes();
         for (int y = 0; y < rows; y++) {
             nodes.levels(y, levels);
@@ -98,7 +104,7 @@ public final class LightGain {
         private int top = -1;
 
         /** @param levels of the middles of a row's pixels, filled in */
-        void levels(int y, double[] levels) {
+        void levels(int y, float[] levels) {
             int row = y / pitch;
             if (row != top) {
                 above = row == top + 1 && below != null ? below : nodes(row);
@@ -106,12 +112,16 @@ public final class LightGain {
                 top = row;
             }
             double down = (y + 0.5) / pitch - row;
-            for (int x = 0; x < columns; x++) {
-                int column = x / pitch;
-                double across = (x + 0.5) / pitch - column;
-                double upper = above[column] + across * (above[column + 1] - above[column]);
-                double lower = below[column] + across * (below[column + 1] - below[column]);
-                levels[x] = upper + down * (lower - upper);
+            for (int column = 0; column * pitch < columns; column++) {
+                double from = above[column] + down * (below[column] - above[column]);
+                double to = above[column + 1] + down * (below[column + 1] - above[column + 1]);
+                float step = (float) ((to - from) / pitch);
+                float level = (float) from + step / 2;
+                int end = Math.min(columns, (column + 1) * pitch);
+                for (int x = column * pitch; x < end; x++) {
+                    levels[x] = level;
+                    level += step;
+                }
             }
         }
 
