@@ -1,6 +1,5 @@
 package nexa.imaging.render;
 
-import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Bounds;
@@ -65,16 +64,29 @@ record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelM
             to.create(result.height(), result.width(), from.type());
         }
         // In this order they lie in memory; what is see-through is so where green is.
-        List<PixelMap> maps = List.of(blue, green, red, green);
-        for (int channel = 0; channel < from.channels(); channel++) {
-            try (Rect part = part(maps.get(channel), from, result, beyond);
-                    Mat seen = new Mat(from, part);
-                    Mat one = new Mat();
-                    Mat warped = new Mat()) {
-                opencv_core.extractChannel(seen, one, channel);
-                maps.get(channel).within(part.x(), part.y()).warp(one, warped, result, how, beyond);
-                opencv_core.insertChannel(warped, to, channel);
-            }
+        warp(blue, from, to, new int[] {0}, result, how, beyond);
+        warp(green, from, to, from.channels() == 4 ? new int[] {1, 3} : new int[] {1}, result, how, beyond);
+        warp(red, from, to, new int[] {2}, result, how, beyond);
+    }
+
+    /** Fills some channels of a result. */
+    private static void warp(PixelMap map, Mat from, Mat to, int[] channels, PixelSize result, int how, Beyond beyond) {
+        int[] out = new int[2 * channels.length];
+        int[] back = new int[2 * channels.length];
+        for (int i = 0; i < channels.length; i++) {
+            out[2 * i] = channels[i];
+            out[2 * i + 1] = i;
+            back[2 * i] = i;
+            back[2 * i + 1] = channels[i];
+        }
+        try (Rect part = part(map, from, result, beyond);
+                Mat seen = new Mat(from, part);
+                Mat some =
+                        new Mat(part.height(), part.width(), opencv_core.CV_MAKETYPE(from.depth(), channels.length));
+                Mat warped = new Mat()) {
+            opencv_core.mixChannels(seen, 1, some, 1, out, channels.length);
+            map.within(part.x(), part.y()).warp(some, warped, result, how, beyond);
+            opencv_core.mixChannels(warped, 1, to, 1, back, channels.length);
         }
     }
 

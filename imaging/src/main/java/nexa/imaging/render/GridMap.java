@@ -3,6 +3,7 @@ package nexa.imaging.render;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
@@ -23,6 +24,8 @@ import org.bytedeco.opencv.opencv_core.Size;
  */
 record GridMap(UnaryOperator<Point> exact, int pitch) implements PixelMap {
     private static final double MOST_OFF = 0.1;
+    /** So many cells along a side are looked at. */
+    private static final int SAMPLED = 12;
 
     @Override
     public Point at(Point result) {
@@ -100,10 +103,10 @@ record GridMap(UnaryOperator<Point> exact, int pitch) implements PixelMap {
         return fine;
     }
 
-    /** Whether the middle of any cell is off by too much. */
+    /** Whether the middle of any cell is off by too much, of cells spread evenly over the result and those at its edges. */
     private boolean isOff(PixelSize result, int fine) {
-        for (int y = 0; y < result.height(); y += fine) {
-            for (int x = 0; x < result.width(); x += fine) {
+        for (int y : beginnings(result.height(), fine)) {
+            for (int x : beginnings(result.width(), fine)) {
                 Point corners = at(new Point(x, y))
                         .plus(at(new Point(x + fine, y)))
                         .plus(at(new Point(x, y + fine)))
@@ -115,5 +118,16 @@ record GridMap(UnaryOperator<Point> exact, int pitch) implements PixelMap {
             }
         }
         return false;
+    }
+
+    /** Where cells begin along a side, so many that what a smooth map does between them is seen. */
+    private static int[] beginnings(int side, int fine) {
+        int last = (side - 1) / fine;
+        int count = Math.min(last, SAMPLED - 1);
+        return count == 0
+                ? new int[] {0}
+                : IntStream.rangeClosed(0, count)
+                        .map(i -> last * i / count * fine)
+                        .toArray();
     }
 }

@@ -12,7 +12,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * between them evenly in stops.
  */
 public final class LightGain {
-    private static final int FINEST = 128;
+    private static final int FINEST = 48;
     private static final int WIDEST = 16;
 
     private final ToDoubleFunction<Point> gain;
