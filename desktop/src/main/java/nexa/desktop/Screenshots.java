@@ -137,13 +137,15 @@ final class Screenshots {
                         new Segment(new Point(0.2344, 0.05), new Point(0.1384, 0.848)),
                         new Segment(new Point(0.8259, 0.05), new Point(0.904, 0.8557))),
                 List.of());
-        session.edit(Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0177.jpg", photo -> solved(photo, lines)));
+        OptionalDouble focal35 = session.lenses().focalLength35("fern-0177.jpg");
+        session.edit(
+                Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0177.jpg", photo -> solved(photo, lines, focal35)));
         later(1, () -> fire("#by-lines"));
     }
 
-    private static Photo solved(Photo photo, SceneLines lines) {
+    private static Photo solved(Photo photo, SceneLines lines, OptionalDouble focal35) {
         FromLines.Solved solved =
-                (FromLines.Solved) new FromLines(photo.size(), Optional.empty(), OptionalDouble.empty()).solve(lines);
+                (FromLines.Solved) new FromLines(photo.size(), Optional.empty(), focal35).solve(lines);
         Perspective perspective = Perspective.none(solved.focal35()).by(solved, lines);
         return photo.withPerspective(Optional.of(perspective)).withAngle(solved.angle());
     }

@@ -103,6 +103,17 @@ public final class LensBook {
         return camera.isPresent() ? OptionalDouble.of(camera.get().cropFactor()) : taken.cropFactor();
     }
 
+    /** The focal length on 36 × 24 mm that a photo tells, or that follows from its own and its camera's crop factor. */
+    public OptionalDouble focalLength35(Taken taken) {
+        if (taken.focal35().isPresent() || taken.focal().isEmpty()) {
+            return taken.focal35();
+        }
+        OptionalDouble cropFactor = cropFactor(taken);
+        return cropFactor.isPresent()
+                ? OptionalDouble.of(cropFactor.getAsDouble() * taken.focal().getAsDouble())
+                : cropFactor;
+    }
+
     /** The one lens that took a photo; empty where none or several may have. */
     public Optional<KnownLens> lens(Taken taken) {
         List<KnownLens> fitting = fitting(taken);

@@ -76,7 +76,17 @@ class LensBookTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
         assertThat(BOOK.lens(taken)).contains(WIDE_SMALL);
+        assertThat(BOOK.focalLength35(taken)).hasValue(36);
         assertThat(BOOK.putRight(WIDE_SMALL, taken).map(Lens::cameraCrop)).contains(1.5);
+    }
+
+    @Test
+    void aKnownCameraTellsTheFocalLengthOnFullFrame() {
+        assertThat(BOOK.focalLength35(taken("Alder Works", "Alder A2", null, 24)))
+                .hasValue(36);
+        assertThat(BOOK.focalLength35(taken("Alder Works", "Alder A2", null, 0)))
+                .isEmpty();
+        assertThat(BOOK.focalLength35(taken(null, "unheard of", null, 24))).isEmpty();
     }
 
     @Test

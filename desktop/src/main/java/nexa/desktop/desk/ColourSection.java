@@ -5,9 +5,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.shape.Edge;
@@ -79,11 +77,8 @@ public final class ColourSection {
         none = Parts.button("edge.none", () -> set(edge -> Edge.NONE), "small-button");
         none.setId("edge-none");
         none.setMinWidth(Region.USE_PREF_SIZE);
-        GridPane grid = new GridPane();
-        grid.setHgap(5);
-        grid.setVgap(2);
-        GridPane.setHgrow(stops, Priority.ALWAYS);
-        grid.addRow(0, label("edge.stops"), stops, stopsNumber, label("edge.middle"), middle);
+        ScaleGrid grid = new ScaleGrid();
+        grid.add("edge.stops", stops, stopsNumber, "edge.middle", middle);
         Label says = Parts.label(Words.get("edge.says"), "small", "quiet");
         HBox foot = new HBox(5, says, Parts.spacer(), none);
         foot.setAlignment(Pos.CENTER_LEFT);
@@ -93,12 +88,6 @@ public final class ColourSection {
         node.getStyleClass().add("desk-section");
         node.setPrefWidth(TextSize.scaled(WIDTH));
         part.with(node, TextSize.scaled(WIDTH));
-    }
-
-    private static Label label(String key) {
-        Label label = Parts.label(Words.get(key), "small", "quiet");
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        return label;
     }
 
     private void set(UnaryOperator<Edge> change) {

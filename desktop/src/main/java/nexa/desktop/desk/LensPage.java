@@ -9,7 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -105,11 +104,9 @@ public final class LensPage {
                 () -> Words.number(now().bulge(), 0),
                 value -> set(lens -> lens.withBulge(value)));
         amounts = List.of(bending, distortion, colour, vignetting);
-        GridPane grid = new GridPane();
-        grid.setHgap(5);
-        grid.setVgap(2);
-        addRow(grid, 0, "lens.distortion", bending, distortion, "lens.colour", colour);
-        addRow(grid, 1, "lens.bulge", bulge, bulgeNumber, "lens.vignetting", vignetting);
+        ScaleGrid grid = new ScaleGrid();
+        grid.add("lens.distortion", bending, distortion, "lens.colour", colour);
+        grid.add("lens.bulge", bulge, bulgeNumber, "lens.vignetting", vignetting);
         node = new VBox(4, head, grid);
     }
 
@@ -118,16 +115,6 @@ public final class LensPage {
         button.setId(id);
         button.setMinWidth(Region.USE_PREF_SIZE);
         return button;
-    }
-
-    private static void addRow(
-            GridPane grid, int row, String key, FineScale scale, TextField number, String otherKey, TextField other) {
-        Label name = Parts.label(Words.get(key), "small", "quiet");
-        Label otherName = Parts.label(Words.get(otherKey), "small", "quiet");
-        name.setMinWidth(Region.USE_PREF_SIZE);
-        otherName.setMinWidth(Region.USE_PREF_SIZE);
-        GridPane.setHgrow(scale, Priority.ALWAYS);
-        grid.addRow(row, name, scale, number, otherName, other);
     }
 
     /** Something of a lens set to a number. */

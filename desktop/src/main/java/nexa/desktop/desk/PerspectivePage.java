@@ -8,9 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.shape.FocalLength;
@@ -103,26 +101,14 @@ public final class PerspectivePage {
         asShot = Parts.button("perspective.asShot", actions::asShot, "small-button");
         asShot.setId("perspective-as-shot");
         asShot.setMinWidth(Region.USE_PREF_SIZE);
-        GridPane grid = new GridPane();
-        grid.setHgap(5);
-        grid.setVgap(2);
-        addRow(grid, 0, "perspective.tilt", tilt, tiltNumber, "perspective.stretch", stretch);
-        addRow(grid, 1, "perspective.swing", swing, swingNumber, "perspective.focal", focal);
+        ScaleGrid grid = new ScaleGrid();
+        grid.add("perspective.tilt", tilt, tiltNumber, "perspective.stretch", stretch);
+        grid.add("perspective.swing", swing, swingNumber, "perspective.focal", focal);
         HBox foot = new HBox(
                 5, byLines, Parts.label(Words.get("perspective.strength"), "small", "quiet"), strength, Parts.spacer());
         foot.getChildren().addAll(source, asShot);
         foot.setAlignment(Pos.CENTER_LEFT);
         node = new VBox(4, grid, foot);
-    }
-
-    private static void addRow(
-            GridPane grid, int row, String key, FineScale scale, TextField number, String otherKey, TextField other) {
-        Label name = Parts.label(Words.get(key), "small", "quiet");
-        Label otherName = Parts.label(Words.get(otherKey), "small", "quiet");
-        name.setMinWidth(Region.USE_PREF_SIZE);
-        otherName.setMinWidth(Region.USE_PREF_SIZE);
-        GridPane.setHgrow(scale, Priority.ALWAYS);
-        grid.addRow(row, name, scale, number, otherName, other);
     }
 
     /** One of the scales is moved. */

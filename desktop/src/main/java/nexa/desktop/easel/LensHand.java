@@ -51,6 +51,9 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         }
         String file = photo.file();
         Optional<KnownLens> lens = session.lenses().of(file);
+        if (!session.lenses().areAnyKnown()) {
+            return new LensPage.Told(Words.get("lens.noData"), false);
+        }
         if (lens.isEmpty()) {
             Optional<String> said = session.lenses().taken(file).lens();
             return new LensPage.Told(

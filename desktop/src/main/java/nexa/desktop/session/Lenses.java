@@ -59,6 +59,13 @@ public final class Lenses {
         return bookProperty().get().orElse(LensBook.EMPTY);
     }
 
+    /** Whether there is lens data, or a profile of one's own. */
+    public boolean areAnyKnown() {
+        LensBook known = book();
+        return !known.lenses().isEmpty()
+                || known.own().map(mine -> !mine.lenses().isEmpty()).orElse(false);
+    }
+
     /** With what a photo says it was taken. */
     public Taken taken(String file) {
         return reading.get().taken(file);
@@ -113,6 +120,11 @@ public final class Lenses {
     /** The crop factor of the camera that took a photo, where it is known. */
     public OptionalDouble cropFactor(String file) {
         return book().cropFactor(taken(file));
+    }
+
+    /** The focal length of a photo on 36 × 24 mm, as its file tells it or as it follows from its camera. */
+    public OptionalDouble focalLength35(String file) {
+        return book().focalLength35(taken(file));
     }
 
     /** A profile of one's own of what took a photo, to be added to; empty where the photo does not tell enough. */

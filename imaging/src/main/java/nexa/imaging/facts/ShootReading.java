@@ -10,7 +10,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import nexa.core.lens.Taken;
 import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
@@ -29,12 +28,6 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     public ShootReading {
         facts = Map.copyOf(facts);
         problems = Map.copyOf(problems);
-    }
-
-    /** The focal length that a photo's file says, in millimetres on 36 × 24 mm. */
-    public OptionalDouble focalLength35(String file) {
-        PhotoFacts known = facts.get(file);
-        return known == null ? OptionalDouble.empty() : known.camera().focalLength35();
     }
 
     /** With what and how a photo was taken, as far as its file says so and has been read. */
