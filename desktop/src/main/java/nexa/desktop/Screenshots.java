@@ -40,6 +40,7 @@ import nexa.desktop.shell.Shell;
 final class Screenshots {
     private static final Duration TO_SETTLE = Duration.seconds(3);
 
+    private static final double POLLED = 0.1;
     private static final int MOVES = 6;
     private static final Duration BETWEEN_MOVES = Duration.millis(60);
 
@@ -48,6 +49,8 @@ final class Screenshots {
     private final Path folder;
     private final Robot robot = new Robot();
     private final Deque<Map.Entry<String, Runnable>> views = new ArrayDeque<>();
+    /** What must be shown before the next picture is taken. */
+    private Optional<String> awaited = Optional.empty();
 
     Screenshots(Stage stage, Shell shell, Path folder) {
         this.stage = stage;
@@ -112,7 +115,7 @@ final class Screenshots {
         shell.session().orElseThrow().goTo(Optional.of("fern-0150.jpg"));
         shell.go("easel");
         later(1, () -> robot.keyType(KeyCode.K));
-        later(2, () -> robot.keyType(KeyCode.RIGHT));
+        whenShown("#proposal-1", () -> robot.keyType(KeyCode.RIGHT));
     }
 
     /** The border that is found is offered, taken, and shown with its sides. */
@@ -155,7 +158,19 @@ final class Screenshots {
         robot.keyType(KeyCode.ESCAPE);
         shell.session().orElseThrow().goTo(Optional.of("fern-0181.jpg"));
         fire("#page-lens");
-        later(1.5, () -> fire("#lens-put-right"));
+        whenShown("#lens-put-right", () -> fire("#lens-put-right"));
+    }
+
+    /** Does something once a part of the window is shown; the picture is taken a while after that. */
+    private void whenShown(String query, Runnable what) {
+        awaited = Optional.of(query);
+        Node part = stage.getScene().lookup(query);
+        if (part != null && part.isVisible() && !part.isDisabled()) {
+            later(1, what);
+            later(2, () -> awaited = Optional.empty());
+        } else {
+            later(POLLED, () -> whenShown(query, what));
+        }
     }
 
     private static void later(double seconds, Runnable what) {
@@ -213,7 +228,7 @@ final class Screenshots {
         view.getValue().run();
         PauseTransition settle = new PauseTransition(TO_SETTLE);
         settle.setOnFinished(event -> {
-            if (isLooking()) {
+            if (isLooking() || awaited.isPresent()) {
                 settle.playFromStart();
             } else {
                 save(view.getKey());

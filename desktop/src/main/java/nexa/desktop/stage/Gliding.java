@@ -28,6 +28,12 @@ final class Gliding {
         }
     }
 
+    /** As {@link #glide}, or at once where there is nothing to glide from. */
+    void go(Optional<Projection> from, Lying target) {
+        stop();
+        from.ifPresentOrElse(now -> glide(now, target), () -> aim.accept(target));
+    }
+
     void stop() {
         glide.ifPresent(Glide::stop);
         glide = Optional.empty();

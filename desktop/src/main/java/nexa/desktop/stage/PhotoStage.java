@@ -64,7 +64,7 @@ public final class PhotoStage extends Region {
     }
 
     private void drawAnew() {
-        shown.ifPresent(now -> drawing.draw(base.orElseThrow().photo(), now, isMoving()));
+        shown.ifPresent(now -> drawing.drawAgain(base.orElseThrow().photo(), isMoving()));
     }
 
     public CropOverlay overlay() {
@@ -118,12 +118,7 @@ public final class PhotoStage extends Region {
         }
         if (!reading.sources().isEmpty() && placing.hasSize()) {
             Lying home = home();
-            Optional<Projection> now = projection().filter(from -> isInSamePlane && home.isTurnedAs(from));
-            if (now.isPresent()) {
-                gliding.glide(now.get(), home);
-            } else {
-                aim(home);
-            }
+            gliding.go(projection().filter(from -> isInSamePlane && home.isTurnedAs(from)), home);
         }
     }
 

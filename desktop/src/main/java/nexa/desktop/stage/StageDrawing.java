@@ -22,6 +22,7 @@ final class StageDrawing {
     private final ObservableValue<Double> density;
     private final Consumer<Lying> presented;
     private Optional<StagePicture.Drawing> drawing = Optional.empty();
+    /** How the photo is to lie, which may not be drawn yet. */
     private Lying wanted;
 
     /**
@@ -76,12 +77,21 @@ final class StageDrawing {
             present(target);
         }
         if (!isShift || isFarFrom(target.projection(), isMoving)) {
-            draw(photo, target, isMoving);
+            // Where only the edge is that of the crop before, the crop is on its way: that is as good as moving.
+            boolean isOnlyEdge = !isShift
+                    && drawing.filter(drawn -> drawn.isOf(photo) && !drawn.shows(photo, target))
+                            .isPresent();
+            draw(photo, target, isMoving || isOnlyEdge);
         }
     }
 
+    /** Draws the photo anew as it is to lie, since there is a finer picture of it. */
+    void drawAgain(Photo photo, boolean isMoving) {
+        draw(photo, wanted, isMoving);
+    }
+
     /** Draws the photo anew, from the finest that is there of it. */
-    void draw(Photo photo, Lying target, boolean isMoving) {
+    private void draw(Photo photo, Lying target, boolean isMoving) {
         if (reading.sources().isEmpty()) {
             return;
         }

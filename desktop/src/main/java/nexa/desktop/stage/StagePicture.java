@@ -6,7 +6,6 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
-import nexa.core.shape.Edge;
 import nexa.core.shoot.Photo;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.ScreenRenderer;
@@ -36,13 +35,17 @@ final class StagePicture {
             return lying.projection();
         }
 
-        /** Whether it shows a photo and what is wanted of its crop, wherever they lie. */
-        boolean shows(Photo other, Lying target) {
-            Edge edge = other.preparation().edge();
+        /** Whether it shows a photo as it is, wherever that lies; the edge that is wanted may belong to another crop of it. */
+        boolean isOf(Photo other) {
             return photo.hasSamePictureAs(other)
                     && photo.hasSamePlaneAs(other)
-                    && photo.preparation().edge().equals(edge)
-                    && (edge.isNone() || lying.crop().equals(target.crop()));
+                    && photo.preparation().edge().equals(other.preparation().edge());
+        }
+
+        /** Whether it shows a photo as it is, and the edge that is wanted of its crop. */
+        boolean shows(Photo other, Lying target) {
+            boolean hasNoEdge = other.preparation().edge().isNone();
+            return isOf(other) && (hasNoEdge || lying.crop().equals(target.crop()));
         }
 
         double beyond() {
