@@ -115,7 +115,7 @@ final class Screenshots {
         shell.session().orElseThrow().goTo(Optional.of("fern-0150.jpg"));
         shell.go("easel");
         later(1, () -> robot.keyType(KeyCode.K));
-        whenShown("#proposal-1", () -> robot.keyType(KeyCode.RIGHT));
+        whenShown("#proposals", () -> robot.keyType(KeyCode.RIGHT));
     }
 
     /** The border that is found is offered, taken, and shown with its sides. */
