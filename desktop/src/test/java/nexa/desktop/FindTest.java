@@ -53,9 +53,9 @@ class FindTest extends WindowTest {
         waitFor(() -> isSaid(words -> words.startsWith("4 lines")));
         assertThat(angle(LEANS)).as("by the other lines").isCloseTo(found, within(0.1));
 
-        // What is said of it goes away after a while, so the angle is waited for.
         push(KeyCode.F);
-        waitFor(() -> angle(LEANS) == found);
+        waitFor(() -> isSaid(words -> words.startsWith("Turned") || words.startsWith("Level already")));
+        assertThat(angle(LEANS)).isEqualTo(found);
         push(KeyCode.F);
         // The camera looked down a little.
         waitFor(() -> isSaid(words -> words.startsWith("Uprights run together")));

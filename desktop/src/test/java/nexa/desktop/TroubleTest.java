@@ -7,8 +7,11 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.Event;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import nexa.store.ShootFolder;
 import nexa.store.UserData;
 import org.junit.jupiter.api.BeforeEach;
@@ -37,6 +40,17 @@ class TroubleTest extends WindowTest {
         push(KeyCode.W);
         waitFor(() -> crop().size().ratio() > 1);
         assertThat(session().photo().orElseThrow().file()).isEqualTo("fern-0139.jpg");
+    }
+
+    @Test
+    void aKeyPressedWhileNothingHasTheFocusIsHeard() {
+        open(folder);
+        Scene scene = shell.getScene();
+        // So it is for a moment when a button that was pressed goes away.
+        interact(() -> Event.fireEvent(
+                scene, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F8, false, false, false, false)));
+        waitFor(() -> words().contains("Delivery note"));
+        assertThat(words()).contains("Before it goes");
     }
 
     @Test

@@ -45,7 +45,7 @@ final class WindowKeys {
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
 
     /**
-     * Listens to the keys from now on.
+     * Listens to the keys once the window has its scene, which it keeps.
      *
      * @param window whatever covers its first child keeps the keys to itself
      * @param showKeys shows the page of all keys
@@ -56,8 +56,11 @@ final class WindowKeys {
         this.showKeys = showKeys;
         // A key let go of in another window is not heard of here.
         stage.focusedProperty().addListener((observed, before, now) -> held.clear());
-        window.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
-        window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+        // Of the scene: until something else has the focus of a button that went away, keys are the scene's alone.
+        window.sceneProperty().addListener((observed, before, scene) -> {
+            scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+            scene.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+        });
     }
 
     private void pressed(KeyEvent key) {
