@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import nexa.core.geometry.Angle;
@@ -26,6 +28,12 @@ public final class Vectors {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    public static List<Double> numbers(JsonNode list) {
+        List<Double> numbers = new ArrayList<>();
+        list.forEach(number -> numbers.add(number.asDouble()));
+        return numbers;
     }
 
     public static Point point(JsonNode pair) {

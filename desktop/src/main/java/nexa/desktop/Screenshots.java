@@ -140,7 +140,7 @@ final class Screenshots {
                         new Segment(new Point(0.2344, 0.05), new Point(0.1384, 0.848)),
                         new Segment(new Point(0.8259, 0.05), new Point(0.904, 0.8557))),
                 List.of());
-        OptionalDouble focal35 = session.lenses().focalLength35("fern-0177.jpg");
+        OptionalDouble focal35 = session.lenses().now().focalLength35("fern-0177.jpg");
         session.edit(
                 Edit.Kind.PERSPECTIVE, shoot -> shoot.with("fern-0177.jpg", photo -> solved(photo, lines, focal35)));
         later(1, () -> fire("#by-lines"));

@@ -114,7 +114,7 @@ final class LensJson {
 
     private static Distortion distortion(JsonPlace place) throws JsonPlace.Misfit {
         Distortion.Model model = place.required(MODEL).oneOf(Distortion.Model.class);
-        List<Double> terms = terms(place, model.count());
+        List<Double> terms = terms(place, model.termNames().size());
         return place.make(() -> new Distortion(model, terms));
     }
 

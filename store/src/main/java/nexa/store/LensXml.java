@@ -160,11 +160,8 @@ final class LensXml {
             return;
         }
         Distortion.Model model = Distortion.Model.valueOf(name.toUpperCase(Locale.ROOT));
-        List<Double> terms = switch (model) {
-            case PTLENS -> List.of(number("a"), number("b"), number("c"));
-            case POLY3 -> List.of(number("k1"));
-            case POLY5 -> List.of(number("k1"), number("k2"));
-        };
+        List<Double> terms =
+                model.termNames().stream().map(term -> number(term)).toList();
         replace(entry.distortion, new AtFocal<>(number("focal"), new Distortion(model, terms)));
     }
 

@@ -17,9 +17,6 @@ import nexa.core.shape.Fringes;
 
 /** Writes a camera and a lens as the open lens data's XML, as {@link LensXml} reads it. */
 final class LensXmlWriter {
-    private static final List<List<String>> DISTORTION_TERMS =
-            List.of(List.of("a", "b", "c"), List.of("k1"), List.of("k1", "k2"));
-
     private final XMLStreamWriter out;
     private int depth;
 
@@ -82,7 +79,7 @@ final class LensXmlWriter {
     private void write(AtFocal<Distortion> one) throws XMLStreamException {
         Distortion.Model model = one.terms().model();
         empty("distortion", model.name().toLowerCase(Locale.ROOT), one.focal());
-        terms(DISTORTION_TERMS.get(model.ordinal()), one.terms().terms());
+        terms(model.termNames(), one.terms().terms());
     }
 
     private void writeFringes(AtFocal<Fringes> one) throws XMLStreamException {

@@ -166,8 +166,9 @@ public record LensFit(Distortion distortion, double remains) {
             double damping = 1e-3;
             for (int step = 0; step < STEPS; step++) {
                 double[] next = stepped(terms, off, sought, damping);
+                // What is no lens is no better.
                 double[] nextOff = isLens(next) ? off(next) : off;
-                if (isLens(next) && squares(nextOff) < squares(off)) {
+                if (squares(nextOff) < squares(off)) {
                     terms = next;
                     off = nextOff;
                     damping /= 3;
@@ -247,14 +248,7 @@ public record LensFit(Distortion distortion, double remains) {
 
         /** How far each point lies off the straight line nearest to all of its line, in pixels. */
         double[] off(double[] terms) {
-            LensProfile bent = new LensProfile(
-                    profile.name(),
-                    profile.cropFactor(),
-                    profile.aspect(),
-                    Optional.of(distortion(terms)),
-                    Optional.empty(),
-                    List.of());
-            LensMap map = new LensMap(Lens.of(bent, cameraCrop), photo);
+            LensMap map = new LensMap(Lens.of(profile.withDistortion(distortion(terms)), cameraCrop), photo);
             List<Double> off = new ArrayList<>();
             for (List<Point> line : lines) {
                 addOff(line.stream().map(map::toStraightWithin).toList(), off);

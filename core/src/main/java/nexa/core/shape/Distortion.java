@@ -12,22 +12,22 @@ import nexa.core.geometry.Require;
 public record Distortion(Model model, List<Double> terms) {
     /** The usual polynomials g. */
     public enum Model {
-        /** a r³ + b r² + c r + 1 − a − b − c, with terms a, b, c. */
-        PTLENS(3),
-        /** 1 − k + k r², with the term k. */
-        POLY3(1),
-        /** 1 + k₁ r² + k₂ r⁴, with terms k₁, k₂. */
-        POLY5(2);
+        /** a r³ + b r² + c r + 1 − a − b − c. */
+        PTLENS("a", "b", "c"),
+        /** 1 − k₁ + k₁ r². */
+        POLY3("k1"),
+        /** 1 + k₁ r² + k₂ r⁴. */
+        POLY5("k1", "k2");
 
-        private final int count;
+        private final List<String> termNames;
 
-        Model(int count) {
-            this.count = count;
+        Model(String... termNames) {
+            this.termNames = List.of(termNames);
         }
 
-        /** How many terms it has. */
-        public int count() {
-            return count;
+        /** What the open lens data calls its terms, in their order. */
+        public List<String> termNames() {
+            return termNames;
         }
     }
 
@@ -43,9 +43,9 @@ public record Distortion(Model model, List<Double> terms) {
      */
     public Distortion {
         terms = List.copyOf(terms);
-        if (terms.size() != model.count) {
+        if (terms.size() != model.termNames.size()) {
             throw new IllegalArgumentException(
-                    "the model " + model + " has " + model.count + " terms, but here are " + terms.size());
+                    "the model " + model + " has " + model.termNames.size() + " terms, but here are " + terms.size());
         }
         terms.forEach(term -> Require.within("term", term, -MOST, MOST));
         Require.within("sizeAtMiddle", polynomial(model, terms).at(0), LEAST_AT_MIDDLE, MOST_AT_MIDDLE);

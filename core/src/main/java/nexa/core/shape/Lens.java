@@ -58,6 +58,11 @@ public record Lens(
         return new Lens(other.profile, other.cameraCrop, distortion, colour, vignetting, bulge);
     }
 
+    /** Of the same profile, and the amounts that were set before, if any were. */
+    public Lens withAmountsOf(Optional<Lens> before) {
+        return before.map(lens -> lens.withProfileOf(this)).orElse(this);
+    }
+
     public Lens withDistortion(double amount) {
         return new Lens(profile, cameraCrop, amount, colour, vignetting, bulge);
     }

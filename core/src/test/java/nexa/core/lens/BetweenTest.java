@@ -26,16 +26,21 @@ class BetweenTest {
         List<AtFocal<Distortion>> distortion = new ArrayList<>();
         given.get("distortion")
                 .forEach(one -> distortion.add(new AtFocal<>(
-                        one.get(0).asDouble(), new Distortion(Distortion.Model.PTLENS, numbers(one.get(1))))));
+                        one.get(0).asDouble(), new Distortion(Distortion.Model.PTLENS, Vectors.numbers(one.get(1))))));
         List<AtFocal<Fringes>> colour = new ArrayList<>();
         given.get("colour").forEach(one -> colour.add(new AtFocal<>(one.get(0).asDouble(), fringes(one.get(1)))));
         List<Darkening> darkening = new ArrayList<>();
         given.get("vignetting")
                 .forEach(one -> darkening.add(new Darkening(
-                        one.get(0).asDouble(), one.get(1).asDouble(), one.get(2).asDouble(), numbers(one.get(3)))));
+                        one.get(0).asDouble(),
+                        one.get(1).asDouble(),
+                        one.get(2).asDouble(),
+                        Vectors.numbers(one.get(3)))));
 
         JsonNode expected = given.get("at");
-        assertNear(Between.distortion(distortion, focal).orElseThrow().terms(), numbers(expected.get("distortion")));
+        assertNear(
+                Between.distortion(distortion, focal).orElseThrow().terms(),
+                Vectors.numbers(expected.get("distortion")));
         Fringes fringes = Between.fringes(colour, focal).orElseThrow();
         Fringes expectedFringes = fringes(expected.get("colour"));
         assertNear(fringes.red(), expectedFringes.red());
@@ -47,7 +52,7 @@ class BetweenTest {
                         given.get("aperture").asDouble(),
                         given.get("distance").asDouble(),
                         given.get("span").asDouble()),
-                numbers(expected.get("vignetting")));
+                Vectors.numbers(expected.get("vignetting")));
     }
 
     @Test
@@ -59,16 +64,10 @@ class BetweenTest {
     }
 
     private static Fringes fringes(JsonNode terms) {
-        List<Double> values = numbers(terms);
+        List<Double> values = Vectors.numbers(terms);
         return new Fringes(
                 List.of(values.get(0), values.get(2), values.get(4)),
                 List.of(values.get(1), values.get(3), values.get(5)));
-    }
-
-    private static List<Double> numbers(JsonNode list) {
-        List<Double> numbers = new ArrayList<>();
-        list.forEach(number -> numbers.add(number.asDouble()));
-        return numbers;
     }
 
     private static void assertNear(List<Double> actual, List<Double> expected) {

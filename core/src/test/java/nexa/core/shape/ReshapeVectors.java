@@ -1,7 +1,6 @@
 package nexa.core.shape;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,14 +48,14 @@ public final class ReshapeVectors {
                 profile.get("aspect").asDouble(),
                 distortion(profile.path("distortion")),
                 fringes(profile.path("colour")),
-                numbers(profile.path("vignetting").path("terms"))));
+                Vectors.numbers(profile.path("vignetting").path("terms"))));
     }
 
     private static Optional<Distortion> distortion(JsonNode node) {
         return node.isObject()
                 ? Optional.of(new Distortion(
                         Distortion.Model.valueOf(node.get("model").asText().toUpperCase(Locale.ROOT)),
-                        numbers(node.get("terms"))))
+                        Vectors.numbers(node.get("terms"))))
                 : Optional.empty();
     }
 
@@ -64,19 +63,13 @@ public final class ReshapeVectors {
         if (!node.isObject()) {
             return Optional.empty();
         }
-        List<Double> terms = numbers(node.get("terms"));
+        List<Double> terms = Vectors.numbers(node.get("terms"));
         return Optional.of(
                 node.get("model").asText().equals("linear")
                         ? Fringes.linear(terms.get(0), terms.get(1))
                         : new Fringes(
                                 List.of(terms.get(0), terms.get(2), terms.get(4)),
                                 List.of(terms.get(1), terms.get(3), terms.get(5))));
-    }
-
-    private static List<Double> numbers(JsonNode list) {
-        List<Double> numbers = new ArrayList<>();
-        list.forEach(number -> numbers.add(number.asDouble()));
-        return numbers;
     }
 
     static Optional<Perspective> perspective(JsonNode given) {

@@ -9,7 +9,6 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.lens.LensFit;
 import nexa.core.shape.Plane;
-import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.Finding;
@@ -116,11 +115,15 @@ final class BentLines implements DragTool.Use {
 
     private void nextLine() {
         if (last().size() >= LensFit.FEWEST) {
-            List<List<Point>> all = new ArrayList<>(lines);
-            all.add(List.of());
-            lines = List.copyOf(all);
+            beginLineAfter(lines);
         }
         show();
+    }
+
+    private void beginLineAfter(List<List<Point>> others) {
+        List<List<Point>> all = new ArrayList<>(others);
+        all.add(List.of());
+        lines = List.copyOf(all);
     }
 
     /** Takes the last point back, and a line of which nothing is left. */
@@ -143,22 +146,15 @@ final class BentLines implements DragTool.Use {
         session.photo().filter(session::isReady).ifPresent(photo -> {
             say.accept(Words.get("bent.looking"));
             looking.ifPresent(Ticket::cancel);
-            looking = Optional.of(session.finding().bentLines(photo, new Found(photo)));
+            looking = Optional.of(lens.find(photo, new Found()));
         });
         stage.requestFocus();
     }
 
-    /** What was found in a photo. */
     private final class Found implements Finding.Listener<List<List<Point>>> {
-        private final Photo photo;
-
-        Found(Photo photo) {
-            this.photo = photo;
-        }
-
         @Override
         public void found(List<List<Point>> lines) {
-            take(lens.agreeing(photo, lines));
+            take(lines);
         }
 
         @Override
@@ -173,9 +169,7 @@ final class BentLines implements DragTool.Use {
             return;
         }
         say.accept("");
-        List<List<Point>> all = new ArrayList<>(found);
-        all.add(List.of());
-        lines = List.copyOf(all);
+        beginLineAfter(found);
         fit = Optional.empty();
         show();
     }

@@ -2,7 +2,6 @@ package nexa.desktop.easel;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import nexa.core.geometry.Point;
@@ -22,7 +21,10 @@ import nexa.desktop.desk.LensPage;
 import nexa.desktop.lens.LensChooser;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Words;
+import nexa.desktop.session.Finding;
+import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
+import nexa.imaging.work.Ticket;
 
 /** What the desk asks for of the photo's lens, and of the edge that is wanted instead of what the lens made. */
 final class LensHand implements LensPage.Actions, ColourSection.Actions {
@@ -49,36 +51,35 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         if (session.lenses().bookProperty().get().isEmpty()) {
             return new LensPage.Told(Words.get("lens.reading"), false);
         }
-        String file = photo.file();
-        Optional<KnownLens> lens = session.lenses().of(file);
-        if (!session.lenses().areAnyKnown()) {
+        LensesNow lenses = session.lenses().now();
+        if (!lenses.areAnyKnown()) {
             return new LensPage.Told(Words.get("lens.noData"), false);
         }
-        if (lens.isEmpty()) {
-            Optional<String> said = session.lenses().taken(file).lens();
+        String file = photo.file();
+        Optional<KnownLens> known = lenses.of(file);
+        if (known.isEmpty()) {
+            Optional<String> said = lenses.taken(file).lens();
             return new LensPage.Told(
                     said.map(name -> Words.get("lens.notKnown.named", name))
                             .orElseGet(() -> Words.get("lens.notKnown")),
                     false);
         }
-        boolean isTold = session.lenses().putRight(file).isPresent();
-        return new LensPage.Told(
-                isTold
-                        ? lens.get().model()
-                        : Words.get("lens.noFocal", lens.get().model()),
-                isTold);
+        String name = known.get().model();
+        boolean isTold = lenses.putRight(known.get(), file).isPresent();
+        return new LensPage.Told(isTold ? name : Words.get("lens.noFocal", name), isTold);
     }
 
     @Override
     public void putRight() {
-        photo().flatMap(photo -> session.lenses().putRight(photo.file())).ifPresent(lens -> edit(Optional.of(lens)));
+        photo().flatMap(photo -> session.lenses().now().putRight(photo.file()))
+                .ifPresent(lens -> edit(Optional.of(lens)));
     }
 
     @Override
     public void choose() {
         hand.letGoOfAll();
-        photo().ifPresent(photo -> LensChooser.open(session.lenses(), photo.file(), overlays, chosen -> {
-            Optional<Lens> lens = session.lenses().putRight(chosen, photo.file());
+        photo().ifPresent(photo -> LensChooser.open(session.lenses().now(), photo.file(), overlays, chosen -> {
+            Optional<Lens> lens = session.lenses().now().putRight(chosen, photo.file());
             if (lens.isEmpty()) {
                 messages.accept(Words.get("lens.noFocal", chosen.model()));
             } else {
@@ -107,32 +108,38 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
     private void edit(Optional<Lens> lens) {
         hand.letGoOfAll();
         photo().ifPresent(photo -> {
-            Optional<Lens> to = lens.map(one -> now(photo.preparation()).withProfileOf(one));
+            Optional<Lens> to =
+                    lens.map(one -> one.withAmountsOf(photo.preparation().lens()));
             session.edit(Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, to)));
         });
     }
 
-    /** What lines tell of a photo's lens, and in which units. */
+    /** In which units lines tell of a photo's lens, and what else is known of it. */
     private record Units(LensProfile profile, double cameraCrop) {}
 
     private Units units(Photo photo) {
-        Taken taken = session.lenses().taken(photo.file());
-        KnownLens known = known(photo, taken);
-        LensProfile profile = known.profile(taken)
+        LensesNow lenses = session.lenses().now();
+        Taken taken = lenses.taken(photo.file());
+        Optional<KnownLens> known = lenses.own(photo).map(OwnProfile::lens);
+        LensProfile profile = known.flatMap(lens -> lens.profile(taken))
                 .orElseGet(() -> new LensProfile(
-                        known.model(),
-                        known.cropFactor(),
-                        known.aspect(),
+                        taken.lens().orElse(Words.get("lens.own")),
+                        1,
+                        photo.size().longSide() / photo.size().shortSide(),
                         Optional.empty(),
                         Optional.empty(),
                         List.of()));
-        return new Units(profile, session.lenses().cropFactor(photo.file()).orElse(known.cropFactor()));
+        return new Units(profile, lenses.cropFactor(photo.file()).orElse(profile.cropFactor()));
     }
 
-    /** Of lines that were found, in the photo's pixels, those that may be straight in the scene. */
-    List<List<Point>> agreeing(Photo photo, List<List<Point>> found) {
+    /** Finds lines, and of these those that may be straight in the scene, in the photo's pixels. */
+    Ticket find(Photo photo, Finding.Listener<List<List<Point>>> listener) {
         Units units = units(photo);
-        return LensFit.agreeing(found, photo.size(), units.profile(), units.cameraCrop());
+        return session.finding()
+                .bentLines(
+                        photo,
+                        found -> LensFit.agreeing(found, photo.size(), units.profile(), units.cameraCrop()),
+                        listener);
     }
 
     /** Puts the lens right as lines tell that should be straight, in the photo's pixels; empty where they do not. */
@@ -142,8 +149,8 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         Optional<LensFit> fit = LensFit.of(lines, photo.size(), units.profile(), units.cameraCrop());
         fit.ifPresent(found -> {
             LensProfile profile = units.profile().withDistortion(found.distortion());
-            Lens lens = now(photo.preparation())
-                    .withProfileOf(Lens.of(profile, units.cameraCrop()))
+            Lens lens = Lens.of(profile, units.cameraCrop())
+                    .withAmountsOf(photo.preparation().lens())
                     .withDistortion(1)
                     .withBulge(0);
             session.edit(
@@ -152,33 +159,23 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         return fit;
     }
 
-    private KnownLens known(Photo photo, Taken taken) {
-        double aspect = photo.size().longSide() / photo.size().shortSide();
-        return session.lenses()
-                .own(photo)
-                .map(OwnProfile::lens)
-                .orElseGet(() ->
-                        KnownLens.unmeasured("", taken.lens().orElse(Words.get("lens.own")), Set.of(), 1, aspect));
-    }
-
     /** Keeps what lines told, for other photos of the same camera, lens and focal length. */
     void keep(LensFit fit) {
         photo().ifPresent(photo -> {
-            Taken taken = session.lenses().taken(photo.file());
-            Optional<OwnProfile> own = session.lenses().own(photo);
+            LensesNow lenses = session.lenses().now();
+            Optional<OwnProfile> own = lenses.own(photo);
             if (own.isEmpty()) {
                 messages.accept(Words.get("lens.own.nameless"));
                 return;
             }
-            OwnProfile profile = own.get().with(taken.focal().orElseThrow(), fit.distortion());
+            double focal = lenses.taken(photo.file()).focal().orElseThrow();
+            OwnProfile profile = own.get().with(focal, fit.distortion());
             session.lenses()
                     .keep(
                             profile,
-                            problem -> messages.accept(problem.map(one -> Words.say(one))
+                            problem -> messages.accept(problem.map(Words::say)
                                     .orElseGet(() -> Words.get(
-                                            "lens.own.kept",
-                                            profile.lens().model(),
-                                            Words.number(taken.focal().orElseThrow(), 0)))));
+                                            "lens.own.kept", profile.lens().model(), Words.number(focal, 0)))));
         });
     }
 

@@ -47,7 +47,7 @@ final class Reshaping {
     }
 
     private OptionalDouble inFile(Photo photo) {
-        return session.lenses().focalLength35(photo.file());
+        return session.lenses().now().focalLength35(photo.file());
     }
 
     /** How the photo's perspective is put right, or would be. */

@@ -49,7 +49,7 @@ final class FindInMany {
     /** What was found of the level tells of uprights. */
     private Ticket findUprights(Photo photo) {
         OptionalDouble focal = FocalLength.known(
-                photo.preparation().perspective(), session.lenses().focalLength35(photo.file()));
+                photo.preparation().perspective(), session.lenses().now().focalLength35(photo.file()));
         return find(FindWhat.UPRIGHTS, FoundLevel.class, photo, level -> FoundPerspective.of(level, photo, focal));
     }
 

@@ -20,7 +20,7 @@ import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Lenses;
+import nexa.desktop.session.LensesNow;
 
 /** All lenses that are known, those first that may have taken a photo: one is chosen for it. */
 public final class LensChooser extends VBox {
@@ -35,7 +35,7 @@ public final class LensChooser extends VBox {
     private final Runnable close;
 
     /** Opens it for a photo. */
-    public static void open(Lenses lenses, String file, Overlays overlays, Consumer<KnownLens> chosen) {
+    public static void open(LensesNow lenses, String file, Overlays overlays, Consumer<KnownLens> chosen) {
         LensChooser chooser = new LensChooser(lenses.choices(file), file, overlays::close, chosen);
         overlays.show(chooser);
     }

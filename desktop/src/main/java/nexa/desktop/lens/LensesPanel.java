@@ -1,6 +1,6 @@
 package nexa.desktop.lens;
 
-import java.util.LinkedHashMap;
+import com.google.common.collect.Maps;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,7 +25,10 @@ import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
+import nexa.desktop.session.Background;
+import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
+import nexa.imaging.work.Latest;
 
 /** Puts the lenses of many photos right where they are known, and says before how many that are, and which are not. */
 public final class LensesPanel extends VBox {
@@ -38,9 +41,13 @@ public final class LensesPanel extends VBox {
         EVERYTHING
     }
 
+    /** Photos, and how the lenses of those are put right that are known. */
+    private record Known(List<String> files, Map<String, Lens> lenses) {}
+
     private final ShootSession session;
     private final Runnable close;
     private final Choices<Whom> whom;
+    private final Latest<Known> looking = Background.latest(this::show);
     private final VBox known = new VBox(4);
     private final Label unknown = Parts.label("", "quiet");
     private final Button put;
@@ -66,7 +73,7 @@ public final class LensesPanel extends VBox {
                 Parts.closeButton(close));
         heading.setAlignment(Pos.BASELINE_LEFT);
         Set<String> chosen = session.chosenProperty().get();
-        whom = new Choices<>("lenses", chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING, now -> show());
+        whom = new Choices<>("lenses", chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING, now -> look());
         whom.button(Whom.CHOSEN).setDisable(chosen.isEmpty());
         HBox whomRow = new HBox(5, Parts.label(Words.get("lenses.whom"), "quiet", "carry-label"));
         whomRow.getChildren().addAll(whom.buttons());
@@ -80,14 +87,16 @@ public final class LensesPanel extends VBox {
         HBox foot = new HBox(12, Parts.label(Words.get("lens.source"), "small", "quiet"), Parts.spacer(), put);
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(heading, whomRow, known, unknown, foot);
-        ChangeListener<Optional<LensBook>> read = (observed, before, now) -> show();
+        ChangeListener<Optional<LensBook>> read = (observed, before, now) -> look();
         session.lenses().bookProperty().addListener(read);
         sceneProperty().addListener((observed, before, now) -> {
             if (now == null) {
+                looking.forget();
                 session.lenses().bookProperty().removeListener(read);
             }
         });
-        show();
+        tellWhatIsPut();
+        look();
     }
 
     private List<String> files() {
@@ -100,14 +109,19 @@ public final class LensesPanel extends VBox {
                 .toList();
     }
 
-    private void show() {
+    /** Works out in the background which lenses are known. */
+    private void look() {
         if (session.lenses().bookProperty().get().isEmpty()) {
             known.getChildren().setAll(Parts.label(Words.get("lens.reading"), "quiet"));
-            put.setDisable(true);
             return;
         }
         List<String> files = files();
-        lenses = session.lenses().putRight(files);
+        LensesNow now = session.lenses().now();
+        looking.ask(() -> new Known(files, now.putRight(files)));
+    }
+
+    private void show(Known found) {
+        lenses = found.lenses();
         Map<String, Integer> counts = new TreeMap<>();
         lenses.values().forEach(lens -> counts.merge(name(lens), 1, Integer::sum));
         known.getChildren()
@@ -115,8 +129,12 @@ public final class LensesPanel extends VBox {
                         .map(entry -> Parts.label(Words.get("lenses.known", entry.getKey(), entry.getValue())))
                         .toList());
         List<String> others =
-                files.stream().filter(file -> !lenses.containsKey(file)).toList();
+                found.files().stream().filter(file -> !lenses.containsKey(file)).toList();
         unknown.setText(others.isEmpty() ? "" : Words.get("lenses.unknown", others.size(), names(others)));
+        tellWhatIsPut();
+    }
+
+    private void tellWhatIsPut() {
         put.setText(Words.get("lenses.do", lenses.size()));
         put.setDisable(lenses.isEmpty() || session.isReadOnly());
     }
@@ -132,16 +150,16 @@ public final class LensesPanel extends VBox {
 
     /** Amounts that were set before stay. */
     private void put() {
-        Map<String, Lens> given = new LinkedHashMap<>();
-        lenses.forEach((file, lens) -> given.put(
-                file,
-                session.shoot()
-                        .photo(file)
-                        .preparation()
-                        .lens()
-                        .map(before -> before.withProfileOf(lens))
-                        .orElse(lens)));
+        Map<String, Lens> given = lenses;
         close.run();
-        session.editMany(Edit.Kind.LENS, session.formatProperty().get(), shoot -> LensChange.give(shoot, given));
+        session.editMany(
+                Edit.Kind.LENS,
+                session.formatProperty().get(),
+                shoot -> LensChange.give(
+                        shoot,
+                        Maps.transformEntries(
+                                given,
+                                (file, lens) -> lens.withAmountsOf(shoot.find(file)
+                                        .flatMap(photo -> photo.preparation().lens())))));
     }
 }

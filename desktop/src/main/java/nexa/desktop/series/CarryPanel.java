@@ -6,7 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -54,7 +54,7 @@ public final class CarryPanel extends VBox {
     }
 
     /** What happened, and what would. */
-    private record Preview(CarryAcross.Outcome outcome, List<PhotoCrop> crops) {}
+    private record Preview(CarryAcross.Outcome outcome, List<PhotoCrop> crops, int withoutLens) {}
 
     private final ShootSession session;
     private final Photo lead;
@@ -214,9 +214,10 @@ public final class CarryPanel extends VBox {
         Shoot base = session.shoot();
         List<String> files = files();
         CarryAcross carrying = carrying();
-        UnaryOperator<Shoot> given = along.to(files);
+        Function<Shoot, GivenAlong.Given> giving = along.to(files);
         previews.ask(() -> {
-            CarryAcross.Outcome outcome = carrying.to(given.apply(base), files);
+            GivenAlong.Given given = giving.apply(base);
+            CarryAcross.Outcome outcome = carrying.to(given.shoot(), files);
             Crops crops = new Crops(outcome.shoot());
             List<PhotoCrop> first = files.stream()
                     .map(file -> crops.of(
@@ -224,7 +225,7 @@ public final class CarryPanel extends VBox {
                     .filter(crop -> crop.state() == PhotoCrop.State.FOLLOW)
                     .limit(PICTURES)
                     .toList();
-            return new Preview(outcome, first);
+            return new Preview(outcome, first, given.withoutLens());
         });
     }
 
@@ -238,9 +239,8 @@ public final class CarryPanel extends VBox {
         if (!outcome.withoutSubject().isEmpty()) {
             parts.add(Words.get("carry.noSubject", outcome.withoutSubject().size()));
         }
-        int withoutLens = along.withoutLens(files());
-        if (withoutLens > 0) {
-            parts.add(Words.get("carry.noLens", withoutLens));
+        if (preview.withoutLens() > 0) {
+            parts.add(Words.get("carry.noLens", preview.withoutLens()));
         }
         findSubjects.setVisible(!outcome.withoutSubject().isEmpty());
         if (!outcome.left().isEmpty()) {
@@ -275,11 +275,11 @@ public final class CarryPanel extends VBox {
     private void carry() {
         List<String> files = files();
         CarryAcross carrying = carrying();
-        UnaryOperator<Shoot> given = along.to(files);
+        Function<Shoot, GivenAlong.Given> giving = along.to(files);
         close.run();
         session.editMany(
                 Edit.Kind.CARRY,
                 format.id(),
-                shoot -> carrying.to(given.apply(shoot), files).shoot());
+                shoot -> carrying.to(giving.apply(shoot).shoot(), files).shoot());
     }
 }

@@ -3,7 +3,7 @@ package nexa.desktop.series;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
 import nexa.core.series.LensChange;
 import nexa.core.series.PerspectiveOnce;
@@ -13,6 +13,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.Lenses;
+import nexa.desktop.session.LensesNow;
 
 /** What of a photo is given to others along with its crop, each for itself and once: lens, perspective, edge. */
 final class GivenAlong {
@@ -38,30 +39,35 @@ final class GivenAlong {
         return List.of(lens, perspective, edge);
     }
 
-    /** How many of photos have a lens that is not known, if lenses are to be given. */
-    int withoutLens(List<String> files) {
-        return lens.isSelected() ? files.size() - lenses.likewise(lead, files).size() : 0;
-    }
+    /**
+     * What came of giving.
+     *
+     * @param withoutLens how many photos were to be given a lens and have none that is known
+     */
+    record Given(Shoot shoot, int withoutLens) {}
 
-    /** Gives photos what is chosen now. */
-    UnaryOperator<Shoot> to(List<String> files) {
-        Map<String, Lens> given = lens.isSelected() ? lenses.likewise(lead, files) : Map.of();
+    /** Gives photos what is chosen now; to be done in the background. */
+    Function<Shoot, Given> to(List<String> files) {
+        boolean givesLens = lens.isSelected();
         boolean givesPerspective = perspective.isSelected();
         boolean givesEdge = edge.isSelected();
-        Edge wanted = lead.preparation().edge();
+        LensesNow known = lenses.now();
         return shoot -> {
+            Map<String, Lens> given = givesLens ? known.likewise(lead, files) : Map.of();
             Shoot now = LensChange.give(shoot, given);
             if (givesPerspective) {
                 now = PerspectiveOnce.give(now, lead.file(), files);
             }
-            return givesEdge
-                    ? now.draft()
-                            .change(
-                                    Set.copyOf(files),
-                                    photo -> photo.withPreparation(
-                                            photo.preparation().withEdge(wanted)))
-                            .shoot()
-                    : now;
+            return new Given(givesEdge ? withEdge(now, files) : now, givesLens ? files.size() - given.size() : 0);
         };
+    }
+
+    private Shoot withEdge(Shoot shoot, List<String> files) {
+        Edge wanted = lead.preparation().edge();
+        return shoot.draft()
+                .change(
+                        Set.copyOf(files),
+                        photo -> photo.withPreparation(photo.preparation().withEdge(wanted)))
+                .shoot();
     }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import nexa.core.find.Found;
 import nexa.core.geometry.Point;
@@ -92,9 +93,16 @@ public final class Finding implements AutoCloseable {
      * Finds long edges that are straight but for what the lens bent of them; places along each, in the photo's pixels.
      *
      * @param photo one that is ready
+     * @param choosing which of them are heard of
      */
-    public Ticket bentLines(Photo photo, Listener<List<List<Point>>> listener) {
-        return look(photo, Urgency.NOW, listener, ticket -> PhotoFinder.bentLines(folder, photo, ticket::isCancelled));
+    public Ticket bentLines(
+            Photo photo, UnaryOperator<List<List<Point>>> choosing, Listener<List<List<Point>>> listener) {
+        return look(
+                photo,
+                Urgency.NOW,
+                listener,
+                ticket -> PhotoFinder.bentLines(folder, photo, ticket::isCancelled)
+                        .map(choosing));
     }
 
     /** Something that is looked for in a photo; empty if it was given up. */

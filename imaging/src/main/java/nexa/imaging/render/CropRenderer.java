@@ -19,9 +19,6 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * result's own axes, whatever the angle; band by band.
  */
 public final class CropRenderer {
-    /** Pixels that interpolating needs around the crop. */
-    private static final int MARGIN = 4;
-
     /** So many rows of the result are made at a time: a whole large photo set upright would take as much memory again. */
     private static final int BAND = 256;
 
@@ -70,8 +67,8 @@ public final class CropRenderer {
         double finest = Math.max(
                 fromPlane.finest(crop, angle), result.width() / crop.size().width());
         Size size = crop.size().times(finest);
-        int reachX = LanczosResampling.reach(size.width() / result.width()) + MARGIN;
-        int reachY = LanczosResampling.reach(size.height() / result.height()) + MARGIN;
+        int reachX = LanczosResampling.reach(size.width() / result.width()) + PixelMap.MARGIN;
+        int reachY = LanczosResampling.reach(size.height() / result.height()) + PixelMap.MARGIN;
         PixelSize upright =
                 new PixelSize((int) Math.ceil(size.width()) + 2 * reachX, (int) Math.ceil(size.height()) + 2 * reachY);
         Crop wider = crop.withSize(upright.size().times(1 / finest));
@@ -100,8 +97,8 @@ public final class CropRenderer {
                 return part.clone();
             }
         }
-        int reachX = LanczosResampling.reach((double) kept.width() / result.width()) + MARGIN;
-        int reachY = LanczosResampling.reach((double) kept.height() / result.height()) + MARGIN;
+        int reachX = LanczosResampling.reach((double) kept.width() / result.width()) + PixelMap.MARGIN;
+        int reachY = LanczosResampling.reach((double) kept.height() / result.height()) + PixelMap.MARGIN;
         int left = Math.max(0, kept.x() - reachX);
         int top = Math.max(0, kept.y() - reachY);
         int right = Math.min(photo.cols(), kept.x() + kept.width() + reachX);
@@ -127,7 +124,7 @@ public final class CropRenderer {
                 PixelSize block =
                         new PixelSize(Math.min(BLOCK, size.width() - left), Math.min(BLOCK, size.height() - top));
                 PixelMap from = map.shifted(left, top);
-                try (Rect needed = from.needed(block, MARGIN, photo.cols(), photo.rows());
+                try (Rect needed = from.needed(block, PixelMap.MARGIN, photo.cols(), photo.rows());
                         Mat part = new Mat(photo, needed);
                         Rect at = new Rect(left, top, block.width(), block.height());
                         Mat place = new Mat(whole, at);

@@ -15,9 +15,6 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * @param green also where a place lies, when there is but one
  */
 record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelMap {
-    /** Pixels that interpolating needs around what is read. */
-    private static final int MARGIN = 4;
-
     /** What a map becomes where a lens drew red and blue beside green. */
     static FringedMap of(PixelMap map, LensMap lens, int pitch) {
         return new FringedMap(

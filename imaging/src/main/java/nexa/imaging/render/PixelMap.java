@@ -24,6 +24,9 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, Frin
     /** The result is the photo. */
     PixelMap SAME = AffineMap.shift(Point.ORIGIN);
 
+    /** Pixels that interpolating needs around what is read. */
+    int MARGIN = 4;
+
     /** So many places along a side of a crop are looked at. */
     int PLACES = 9;
 
