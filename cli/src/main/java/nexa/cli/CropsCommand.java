@@ -13,6 +13,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.message.EnumName;
 import nexa.core.series.Crops;
+import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import picocli.CommandLine.Command;
@@ -106,6 +107,7 @@ final class CropsCommand implements Callable<Integer> {
         Size effective = shown.effective();
         putPair(node.putArray("effective"), new Point(effective.width(), effective.height()));
         node.put("kept", shown.kept());
+        putBeyond(node, shown);
         node.put("limited", shown.isLimited());
         node.putArray("output").add(shown.output().width()).add(shown.output().height());
         if (shown.ppi().isPresent()) {
@@ -118,6 +120,16 @@ final class CropsCommand implements Callable<Integer> {
             warnings.add(UNREADABLE);
         }
         shown.warnings().forEach(warning -> warnings.add(EnumName.of(warning, "-")));
+    }
+
+    /** Nothing is said of a crop that keeps to its photo. */
+    private static void putBeyond(ObjectNode node, PhotoCrop shown) {
+        FillPlan.of(shown).ifPresent(plan -> {
+            ObjectNode beyond = node.putObject("beyond");
+            beyond.put("share", shown.beyond());
+            beyond.put("fill", EnumName.of(plan.fill()));
+            shown.passing().ifPresent(passing -> beyond.put("passing", EnumName.of(passing)));
+        });
     }
 
     private static void putPair(ArrayNode array, Point pair) {

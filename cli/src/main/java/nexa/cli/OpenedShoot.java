@@ -8,6 +8,7 @@ import nexa.core.message.Message;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.facts.ShootReading;
+import nexa.imaging.pictures.TextureReading;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 import nexa.store.UserData;
@@ -23,7 +24,7 @@ record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message>
     /** A folder that is open already. */
     static OpenedShoot of(ShootFolder opened) {
         ShootReading reading = ShootReading.of(opened.shoot(), opened.path());
-        Shoot shoot = reading.appliedTo(opened.shoot());
+        Shoot shoot = TextureReading.read(reading.appliedTo(opened.shoot()), opened.path(), reading.problems());
         List<Message> notices = new ArrayList<>(opened.notices());
         int renamed = Renamed.find(shoot, opened.missing()).size();
         if (renamed > 0) {

@@ -15,7 +15,7 @@ final class DocumentFields {
     static final String WAITS = "waits";
 
     static final Set<String> FORMAT =
-            Set.of("id", "name", "ratio", "turn", "size", "leads", "tolerance", "goes", "file");
+            Set.of("id", "name", "ratio", "turn", "size", "leads", "tolerance", "goes", "file", "reaches");
     static final Set<String> SIZE = Set.of("width", "height", "longEdge", "unit", "ppi");
     static final Set<String> LEADS = Set.of("wide", "tall");
     static final Set<String> TOLERANCE = Set.of("tightness", "position");
@@ -27,7 +27,8 @@ final class DocumentFields {
             .collect(Collectors.toUnmodifiableSet());
     static final Set<String> IDENTITY = Set.of("bytes", "digest");
     static final Set<String> SUBJECT = Set.of("at", "radius");
-    static final Set<String> CROP = Set.of("state", "centre", "size", "turn", "tune", "carry", "accepted", "done");
+    static final Set<String> CROP = Set.of(
+            "state", "centre", "size", "turn", "tune", "carry", "accepted", "done", "reaches", "beyond");
     static final Set<String> TUNE = Set.of("dx", "dy", "zoom");
 
     /** How JPEG's ways of keeping colour are known everywhere. */

@@ -17,6 +17,7 @@ import nexa.core.format.OutputSize;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
+import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.FileIdentity;
@@ -117,6 +118,9 @@ final class DocumentWriter {
             node.put("goes", DocumentFields.WAITS);
         } else {
             node.put("goes", format.goes());
+        }
+        if (format.reaches()) {
+            node.put("reaches", true);
         }
         node.set("file", keeping(file(format.file()), earlier.path("file"), DocumentFields.FILE));
         return keeping(node, earlier, DocumentFields.FORMAT);
@@ -243,6 +247,12 @@ final class DocumentWriter {
         entry.turn().ifPresent(turn -> node.put("turn", EnumName.of(turn)));
         if (entry.isDone()) {
             node.put("done", true);
+        }
+        entry.reaches().ifPresent(reaches -> node.put("reaches", reaches));
+        if (!entry.beyond().equals(Beyond.USUAL)) {
+            node.set(
+                    "beyond",
+                    keeping(BeyondJson.write(entry.beyond()), earlier.path("beyond"), BeyondJson.FIELDS));
         }
         return keeping(node, earlier, DocumentFields.CROP);
     }

@@ -29,7 +29,8 @@ final class FormatReader {
         Going going = place.optional("goes", Going.GOES, FormatReader::going);
         FileSpec usual = FileSpec.usual(NamePattern.clean(id));
         FileSpec file = place.optional("file", usual, at -> file(at, usual));
-        return place.make(() -> new Format(id, name, ratio, turn, size, leads, tolerance, going, file));
+        boolean reaches = place.optional("reaches", false, JsonPlace::flag);
+        return place.make(() -> new Format(id, name, ratio, turn, size, leads, tolerance, going, file, reaches));
     }
 
     private static Going going(JsonPlace place) throws JsonPlace.Misfit {

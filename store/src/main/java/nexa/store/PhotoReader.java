@@ -10,6 +10,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.FileIdentity;
@@ -43,6 +44,7 @@ final class PhotoReader {
                 photo.file(),
                 place.ifThere("pixels", PhotoReader::pixels),
                 place.ifThere("identity", PhotoReader::identity),
+                Optional.empty(),
                 PreparationJson.read(place),
                 place.optional("mark", Mark.OPEN, at -> at.oneOf(Mark.class)),
                 hasNoSubject ? Optional.empty() : place.ifThere("subject", SubjectJson::read),
@@ -95,7 +97,9 @@ final class PhotoReader {
     private static CropEntry crop(JsonPlace place) throws JsonPlace.Misfit {
         Optional<Orientation> turn = place.ifThere("turn", at -> at.oneOf(Orientation.class));
         boolean isDone = place.optional("done", false, JsonPlace::flag);
-        return new CropEntry(placement(place), turn, isDone);
+        Optional<Boolean> reaches = place.ifThere("reaches", JsonPlace::flag);
+        Beyond beyond = place.optional("beyond", Beyond.USUAL, BeyondJson::read);
+        return new CropEntry(placement(place), turn, isDone, reaches, beyond);
     }
 
     private static Placement placement(JsonPlace place) throws JsonPlace.Misfit {

@@ -36,17 +36,33 @@ public final class Resize {
     private final Handle handle;
     private final Anchor anchor;
     private final boolean keepsRatio;
+    private final double catchesWithin;
 
     /**
      * @param start the crop as shown when the drag began, inside the outline
      * @param keepsRatio whether the start's ratio is kept
      */
     public Resize(Outline outline, Crop start, Handle handle, Anchor anchor, boolean keepsRatio) {
+        this(outline, start, handle, anchor, keepsRatio, 0);
+    }
+
+    private Resize(
+            Outline outline, Crop start, Handle handle, Anchor anchor, boolean keepsRatio, double catchesWithin) {
         this.outline = outline;
         this.start = start;
         this.handle = handle;
         this.anchor = anchor;
         this.keepsRatio = keepsRatio;
+        this.catchesWithin = catchesWithin;
+    }
+
+    /**
+     * The same, but a side of a crop that may reach beyond the photo catches on the photo's edge.
+     *
+     * @param within how near to it, in the photo's pixels
+     */
+    public Resize catching(double within) {
+        return new Resize(outline, start, handle, anchor, keepsRatio, outline.isReaching() ? within : 0);
     }
 
     /** The crop with the handle dragged to a point, given in the photo's pixels. */
@@ -56,7 +72,7 @@ public final class Resize {
         double width = handle.x() == 0 ? start.size().width() : handle.x() * way.x() * reach;
         double height = handle.y() == 0 ? start.size().height() : handle.y() * way.y() * reach;
         Size size = keepsRatio ? inRatio(width, height) : freely(width, height);
-        return new Crop(centreFor(size), size);
+        return caught(new Crop(centreFor(size), size));
     }
 
     /** As {@link #to}, but a corner dragged well past square turns a crop in a ratio wide or tall. */
@@ -73,6 +89,26 @@ public final class Resize {
         return new DrawCrop(outline, anchorPoint(), anchor, ratio).to(pointer).orElseGet(() -> to(pointer));
     }
 
+    /** The crop with its dragged sides on the photo's edge, where they are near it; in a ratio the nearer one. */
+    private Crop caught(Crop crop) {
+        if (catchesWithin == 0) {
+            return crop;
+        }
+        CatchEdge edge = new CatchEdge(outline, catchesWithin);
+        double across = handle.x() == 0 ? 0 : edge.off(crop, new Point(handle.x(), 0));
+        double down = handle.y() == 0 ? 0 : edge.off(crop, new Point(0, handle.y()));
+        double reach = anchor == Anchor.CENTRE ? 2 : 1;
+        double wider = 1 - reach * across / crop.size().width();
+        double higher = 1 - reach * down / crop.size().height();
+        if (keepsRatio) {
+            boolean isAcross = down == 0 || across != 0 && Math.abs(across) <= Math.abs(down);
+            wider = isAcross ? wider : higher;
+            higher = wider;
+        }
+        Size size = new Size(crop.size().width() * wider, crop.size().height() * higher);
+        return new Crop(centreFor(size), size);
+    }
+
     private Size inRatio(double width, double height) {
         double ratio = start.size().ratio();
         double wished;
@@ -81,19 +117,31 @@ public final class Resize {
         } else {
             wished = handle.x() == 0 ? height : width / ratio;
         }
-        Point unit = new Point(ratio, 1);
         double most = Double.POSITIVE_INFINITY;
+        double shortest = Smallest.shortSide(outline, ratio);
+        double least = ratio < 1 ? shortest / ratio : shortest;
         for (Point corner : cornersFromAnchor()) {
-            Point onScreen = new Point(corner.x() * unit.x(), corner.y() * unit.y());
-            most = Math.min(most, outline.room(anchorPoint(), outline.angle().toPhoto(onScreen)));
+            Point way = outline.angle().toPhoto(new Point(corner.x() * ratio, corner.y()));
+            most = Math.min(most, outline.room(anchorPoint(), way));
+            least = Math.max(least, leastToReachInside(way));
         }
         // The start lies inside, so it always has room; rounding errors at the edge must not take it away.
         most = Math.max(most, start.size().height());
-        double shortest = Smallest.shortSide(outline, ratio);
-        double least =
-                Math.min(ratio < 1 ? shortest / ratio : shortest, start.size().height());
+        least = Math.min(least, start.size().height());
         double tall = Math.max(least, Math.min(most, wished));
         return new Size(ratio * tall, tall);
+    }
+
+    /** How high the crop has to be where its anchor lies beyond an edge, for enough of it to stay inside; 0 where it does not. */
+    private double leastToReachInside(Point way) {
+        double least = 0;
+        for (HalfPlane edge : outline.edges()) {
+            double inwards = -edge.along(way);
+            if (inwards > ROUNDING) {
+                least = Math.max(least, edge.beyond(anchorPoint()) / inwards);
+            }
+        }
+        return least;
     }
 
     private Size freely(double width, double height) {
@@ -125,13 +173,14 @@ public final class Resize {
         return limits;
     }
 
-    /** The ways from the anchor to the crop's four corners, as shares of its width and height. */
+    /** The ways from the anchor to the four corners of what has to stay inside, as shares of the crop's width and height. */
     private List<Point> cornersFromAnchor() {
         Point place = anchorPlace();
         List<Point> ways = new ArrayList<>(4);
         for (int x = 0; x <= 1; x++) {
             for (int y = 0; y <= 1; y++) {
-                ways.add(new Point(x - place.x(), y - place.y()));
+                ways.add(new Point(
+                        0.5 + outline.held() * (x - 0.5) - place.x(), 0.5 + outline.held() * (y - 0.5) - place.y()));
             }
         }
         return ways;

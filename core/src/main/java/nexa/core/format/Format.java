@@ -13,6 +13,7 @@ import nexa.core.message.Rejected;
  * @param name what the photographer calls it
  * @param leads the files of the lead photos, by the orientation of the photos they lead
  * @param going whether it is delivered with the rest
+ * @param reaches whether its crops may reach beyond their photos, unless they say otherwise
  */
 public record Format(
         String id,
@@ -23,7 +24,8 @@ public record Format(
         Map<Orientation, String> leads,
         Tolerance tolerance,
         Going going,
-        FileSpec file) {
+        FileSpec file,
+        boolean reaches) {
     private static final double AGREES = 0.005;
 
     /** @throws Rejected if the id is empty or the size disagrees with the ratio by more than 0.5 % */
@@ -52,16 +54,17 @@ public record Format(
                 Map.of(),
                 Tolerance.USUAL,
                 Going.GOES,
-                FileSpec.usual(id));
+                FileSpec.usual(id),
+                false);
     }
 
     public Format withName(String newName) {
-        return new Format(id, newName, ratio, turn, size, leads, tolerance, going, file);
+        return new Format(id, newName, ratio, turn, size, leads, tolerance, going, file, reaches);
     }
 
     /** The same format under another id. */
     public Format withId(String newId) {
-        return new Format(newId, name, ratio, turn, size, leads, tolerance, going, file);
+        return new Format(newId, name, ratio, turn, size, leads, tolerance, going, file, reaches);
     }
 
     /**
@@ -70,23 +73,23 @@ public record Format(
      * @throws IllegalArgumentException if they disagree by more than 0.5 %
      */
     public Format withShape(Ratio newRatio, OutputSize newSize) {
-        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, going, file);
+        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, going, file, reaches);
     }
 
     public Format withTolerance(Tolerance newTolerance) {
-        return new Format(id, name, ratio, turn, size, leads, newTolerance, going, file);
+        return new Format(id, name, ratio, turn, size, leads, newTolerance, going, file, reaches);
     }
 
     public Format withTurn(FormatTurn newTurn) {
-        return new Format(id, name, ratio, newTurn, size, leads, tolerance, going, file);
+        return new Format(id, name, ratio, newTurn, size, leads, tolerance, going, file, reaches);
     }
 
     public Format withSize(OutputSize newSize) {
-        return new Format(id, name, ratio, turn, newSize, leads, tolerance, going, file);
+        return new Format(id, name, ratio, turn, newSize, leads, tolerance, going, file, reaches);
     }
 
     public Format withLeads(Map<Orientation, String> newLeads) {
-        return new Format(id, name, ratio, turn, size, newLeads, tolerance, going, file);
+        return new Format(id, name, ratio, turn, size, newLeads, tolerance, going, file, reaches);
     }
 
     /** Whether it is delivered with the rest. */
@@ -95,11 +98,15 @@ public record Format(
     }
 
     public Format withGoing(Going newGoing) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, newGoing, file);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, newGoing, file, reaches);
     }
 
     public Format withFile(FileSpec newFile) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, going, newFile);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, newFile, reaches);
+    }
+
+    public Format withReaches(boolean nowReaches) {
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, file, nowReaches);
     }
 
     /** Width over height of an untouched crop that lies the given way. In a free format that is the photo's own. */

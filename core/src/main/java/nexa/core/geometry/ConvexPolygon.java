@@ -21,6 +21,7 @@ final class ConvexPolygon implements Region {
     private final Bounds bounds;
     private final Point middle;
     private final double unit;
+    private final double held;
 
     /**
      * A polygon.
@@ -30,6 +31,10 @@ final class ConvexPolygon implements Region {
      * @param corners clockwise as seen with y downwards
      */
     ConvexPolygon(Size photo, Point home, List<Point> corners) {
+        this(photo, home, corners, 1);
+    }
+
+    private ConvexPolygon(Size photo, Point home, List<Point> corners, double held) {
         if (corners.size() < 3) {
             throw new IllegalArgumentException("an outline has at least 3 corners, but here are " + corners.size());
         }
@@ -44,6 +49,17 @@ final class ConvexPolygon implements Region {
         this.bounds = Bounds.of(corners);
         this.middle = bounds.middle();
         this.unit = Math.max(bounds.extent().x(), bounds.extent().y()) / 2;
+        this.held = held;
+    }
+
+    @Override
+    public ConvexPolygon holding(double share) {
+        return share == held ? this : new ConvexPolygon(photo, home, corners, share);
+    }
+
+    @Override
+    public double held() {
+        return held;
     }
 
     @Override
@@ -58,13 +74,7 @@ final class ConvexPolygon implements Region {
 
     @Override
     public double area() {
-        double twice = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Point one = corners.get(i).minus(middle);
-            Point next = corners.get((i + 1) % corners.size()).minus(middle);
-            twice += one.x() * next.y() - one.y() * next.x();
-        }
-        return twice / 2;
+        return Polygons.area(corners);
     }
 
     @Override
@@ -99,13 +109,13 @@ final class ConvexPolygon implements Region {
         return unitHigh.times(growth(unitHigh, angle));
     }
 
-    /** How far a crop of a size reaches from its centre towards each edge. */
+    /** How far what has to lie inside of a crop of a size reaches from its centre towards each edge. */
     private double[] reaches(Size crop, Angle angle) {
         Point right = angle.toPhoto(new Point(1, 0));
         Point down = angle.toPhoto(new Point(0, 1));
         double[] reaches = new double[edges.size()];
         for (int i = 0; i < reaches.length; i++) {
-            reaches[i] = edges.get(i).reach(crop, right, down);
+            reaches[i] = held * edges.get(i).reach(crop, right, down);
         }
         return reaches;
     }
@@ -144,7 +154,7 @@ final class ConvexPolygon implements Region {
     public Point nearestCentre(Point wished, Size crop, Angle angle) {
         return new NearestInside(edges.stream()
                         .map(edge ->
-                                new NearestInside.Limit(edge.x(), edge.y(), edge.limit() - edge.reach(crop, angle)))
+                                new NearestInside.Limit(edge.x(), edge.y(), edge.limit() - held * edge.reach(crop, angle)))
                         .toList())
                 .to(wished);
     }
@@ -211,6 +221,7 @@ final class ConvexPolygon implements Region {
         return other instanceof ConvexPolygon that
                 && photo.equals(that.photo)
                 && home.equals(that.home)
+                && held == that.held
                 && corners.equals(that.corners);
     }
 

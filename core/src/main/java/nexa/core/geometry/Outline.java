@@ -8,6 +8,8 @@ import java.util.List;
  */
 public final class Outline {
     private static final double LEAST_ROOM = 0.1;
+    /** A quarter of a crop that may reach beyond may lie outside at each side. */
+    private static final double REACHING = 0.5;
 
     private final Size photo;
     private final Point middle;
@@ -47,6 +49,24 @@ public final class Outline {
         return new Outline(photo, middle, angle, new ConvexPolygon(photo, middle, corners));
     }
 
+    /**
+     * The same for crops that may reach beyond: a quarter of such a crop's extent may lie outside at each side, and it is at
+     * most twice as large as the largest that fits.
+     */
+    public Outline reaching() {
+        return new Outline(photo, middle, angle, region.holding(REACHING));
+    }
+
+    /** Whether crops may reach beyond. */
+    public boolean isReaching() {
+        return region.held() < 1;
+    }
+
+    /** The share of a crop's extent about its centre that has to lie inside, above 0 and at most 1. */
+    public double held() {
+        return region.held();
+    }
+
     /** Width and height in pixels of what counts as the photo, before anything reshaped it. */
     public Size photo() {
         return photo;
@@ -71,10 +91,11 @@ public final class Outline {
         return region.area();
     }
 
-    /** Whether a crop lies inside, or beyond the edges by no more than {@code slack} pixels. */
+    /** Whether a crop lies inside as far as it has to, or beyond the edges by no more than {@code slack} pixels. */
     public boolean contains(Crop crop, double slack) {
         return region.edges().stream()
-                .allMatch(edge -> edge.beyond(crop.centre()) + edge.reach(crop.size(), angle) <= slack);
+                .allMatch(edge -> edge.beyond(crop.centre()) + region.held() * edge.reach(crop.size(), angle)
+                        <= slack);
     }
 
     /** The factor that makes a crop of this size the largest of its shape that fits; above 1 when there is room. */
@@ -82,16 +103,19 @@ public final class Outline {
         return region.growth(crop, angle);
     }
 
-    /** The size of the largest crop of a ratio (width over height) that fits anywhere. */
+    /** The size of the largest crop of a ratio (width over height) that fits anywhere, wholly inside. */
     public Size largest(double ratio) {
         Require.positive("ratio", ratio);
-        return region.largest(ratio, angle);
+        return region.holding(1).largest(ratio, angle);
     }
 
-    /** The crop of a ratio that a photo nobody has touched has: as large as can be, as near to the middle as that lets it. */
+    /**
+     * The crop of a ratio that a photo nobody has touched has: as large as can be wholly inside, as near to the middle as that
+     * lets it.
+     */
     public Crop untouched(double ratio) {
         Require.positive("ratio", ratio);
-        return region.untouched(ratio, angle);
+        return region.holding(1).untouched(ratio, angle);
     }
 
     /**

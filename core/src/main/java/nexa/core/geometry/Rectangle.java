@@ -2,8 +2,26 @@ package nexa.core.geometry;
 
 import java.util.List;
 
-/** The upright edges of what counts as a photo. Everything is known in closed form. */
-record Rectangle(Point least, Size size) implements Region {
+/**
+ * The upright edges of what counts as a photo. Everything is known in closed form.
+ *
+ * @param held the share of a crop's extent about its centre that has to lie inside, above 0 and at most 1
+ */
+record Rectangle(Point least, Size size, double held) implements Region {
+    /** All of a crop has to lie inside. */
+    Rectangle(Point least, Size size) {
+        this(least, size, 1);
+    }
+
+    @Override
+    public Rectangle holding(double share) {
+        return new Rectangle(least, size, share);
+    }
+
+    private Size covered(Size crop, Angle angle) {
+        return angle.covered(crop).times(held);
+    }
+
     private double right() {
         return least.x() + size.width();
     }
@@ -38,13 +56,13 @@ record Rectangle(Point least, Size size) implements Region {
 
     @Override
     public double growth(Size crop, Angle angle) {
-        Size covered = angle.covered(crop);
+        Size covered = covered(crop, angle);
         return Math.min(size.width() / covered.width(), size.height() / covered.height());
     }
 
     @Override
     public Point nearestCentre(Point wished, Size crop, Angle angle) {
-        Size covered = angle.covered(crop);
+        Size covered = covered(crop, angle);
         return new Point(
                 clamp(wished.x(), covered.width() / 2, least.x(), size.width()),
                 clamp(wished.y(), covered.height() / 2, least.y(), size.height()));

@@ -5,6 +5,12 @@ import java.util.List;
 /** The convex area that a photo's crops have to stay inside. All in pixels; the angle is the photo's. */
 sealed interface Region permits Rectangle, ConvexPolygon {
 
+    /** The same area, in which a crop lies when this share of its extent about its centre does. */
+    Region holding(double share);
+
+    /** The share of a crop's extent about its centre that has to lie inside, above 0 and at most 1. */
+    double held();
+
     /** Its edges, each once. */
     List<HalfPlane> edges();
 

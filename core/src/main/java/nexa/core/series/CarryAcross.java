@@ -100,10 +100,9 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         boolean keepsSome = !what.containsAll(Set.of(Carry.values()));
         Optional<Wish> own =
                 keepsSome ? Optional.of(Wish.of(before.of(photo, in).crop(), photo.space())) : Optional.empty();
-        CropEntry entry = new CropEntry(
-                new Placement.Follow(Tune.NONE, what, own, false),
-                photo.entry(format).turn(),
-                false);
+        CropEntry entry = photo.entry(format)
+                .withPlacement(new Placement.Follow(Tune.NONE, what, own, false))
+                .withDone(false);
         Photo following = photo.withEntry(format, entry);
         return copiesAngle ? following.withAngle(from.angle()) : following;
     }
@@ -125,8 +124,9 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         Placement.Follow follow = entry.placement() instanceof Placement.Follow before
                 ? before.withTune(Tune.NONE).withAccepted(false)
                 : new Placement.Follow(Tune.NONE, Set.of(Carry.values()), Optional.empty(), false);
+        Optional<Orientation> turn = follow == entry.placement() ? entry.turn() : Optional.empty();
         return photo.withEntry(
-                format, new CropEntry(follow, follow == entry.placement() ? entry.turn() : Optional.empty(), false));
+                format, entry.withPlacement(follow).withTurn(turn).withDone(false));
     }
 
     /** The shoot with followers that are out of step, and meant so. */

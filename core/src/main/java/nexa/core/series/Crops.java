@@ -82,7 +82,7 @@ public final class Crops {
                 warnings.add(PhotoCrop.Warning.RATIO_MENDED);
             }
         }
-        return photo.outline().settle(wish);
+        return photo.outline(format).settle(wish);
     }
 
     /** A ratio turned the way that is nearer to another one. */
@@ -96,7 +96,7 @@ public final class Crops {
         Pattern lead = leadPattern(photo, format).orElseThrow();
         return new Follower(
                 lead,
-                photo.outline(),
+                photo.outline(format),
                 followedRatio(photo, format, lead),
                 SubjectSpot.of(photo),
                 follow.carry(),

@@ -12,6 +12,8 @@ public enum NeedsLook {
     SUBJECT_CUT,
     /** The result needs more pixels than the crop has. */
     TOO_FEW_PIXELS,
+    /** What is filled beyond the photo may not pass for photo. */
+    FILL_SHOWS,
     /** Out of step with its lead. */
     OUT_OF_STEP,
     /** It was carried here and nobody has looked at it yet. */
@@ -28,6 +30,9 @@ public enum NeedsLook {
         }
         if (crop.hasTooFewPixels()) {
             looks.add(TOO_FEW_PIXELS);
+        }
+        if (crop.passing().filter(passing -> passing != Passing.PASSES).isPresent()) {
+            looks.add(FILL_SHOWS);
         }
         boolean follows = crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
         if (follows

@@ -1,6 +1,7 @@
 package nexa.core.series;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
@@ -9,6 +10,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Margins;
 import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 
@@ -41,8 +43,14 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
         warnings = List.copyOf(warnings);
     }
 
+    /** The same with another crop. */
+    public PhotoCrop withCrop(Crop other) {
+        return new PhotoCrop(photo, format, state, other, false, List.of());
+    }
+
+    /** What it has to stay inside, or how far it may reach beyond. */
     public Outline outline() {
-        return photo.outline();
+        return photo.outline(format);
     }
 
     public boolean isDone() {
@@ -51,7 +59,27 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
 
     /** The share of the photo that is kept, above 0 and at most 1. */
     public double kept() {
-        return crop.size().area() / outline().area();
+        return Math.min(1, crop.size().area() * (1 - beyond()) / outline().area());
+    }
+
+    /** The share of the crop that is not photo, 0 … 1. */
+    public double beyond() {
+        return outline().isReaching() ? photo.plane().shareOutside(crop, photo.remaining()) : 0;
+    }
+
+    /** Whether it lies as far out as it may. */
+    public boolean isAtLimit() {
+        return beyond() > 0 && !outline().contains(crop, -1);
+    }
+
+    /** How far the crop reaches beyond what counts of its photo. */
+    public Margins margins() {
+        return outline().isReaching() ? photo.plane().margins(crop, photo.remaining()) : Margins.NONE;
+    }
+
+    /** How well what lies beyond will pass for photo; empty where nothing does, and where nobody can tell. */
+    public Optional<Passing> passing() {
+        return FillPlan.of(this).flatMap(Passing::of);
     }
 
     /** Where the crop's corners lie in the photo, in its pixels; from the top left clockwise as seen on screen. */

@@ -3,6 +3,7 @@ package nexa.core.series;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
@@ -13,7 +14,6 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.ShootDraft;
-import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 
@@ -92,7 +92,8 @@ public enum Reorient {
         Photo turned = quarter(photo);
         for (Format format : formats) {
             if (photo.crops().containsKey(format.id())) {
-                turned = turned.withEntry(format.id(), quarter(turned.entry(format.id()), turned, format));
+                CropEntry entry = quarter(turned.entry(format.id()), turned, format);
+                turned = turned.withEntry(format.id(), moved(entry, Reorient::quarter));
             }
         }
         return turned;
@@ -101,7 +102,13 @@ public enum Reorient {
     /** The photo alone, its crops as they were. */
     private static Photo quarter(Photo photo) {
         return photo.withPreparation(photo.preparation().turnedRight())
-                .movingSubject(spot -> new Subject(quarter(spot.at()), spot.radius()));
+                .movingSubject(spot -> spot.movedTo(quarter(spot.at())));
+    }
+
+    /** An entry with what is spared of the photo where that comes to lie. */
+    private static CropEntry moved(CropEntry entry, UnaryOperator<Point> move) {
+        return entry.withBeyond(
+                entry.beyond().withSpared(entry.beyond().spared().map(spot -> spot.movedTo(move.apply(spot.at())))));
     }
 
     private static CropEntry quarter(CropEntry entry, Photo turned, Format format) {
@@ -133,9 +140,9 @@ public enum Reorient {
 
     private static Photo mirrored(Photo photo) {
         Photo turned = photo.withPreparation(photo.preparation().mirrored())
-                .movingSubject(spot -> new Subject(mirrored(spot.at()), spot.radius()));
+                .movingSubject(spot -> spot.movedTo(mirrored(spot.at())));
         for (Map.Entry<String, CropEntry> entry : photo.crops().entrySet()) {
-            turned = turned.withEntry(entry.getKey(), mirrored(entry.getValue()));
+            turned = turned.withEntry(entry.getKey(), moved(mirrored(entry.getValue()), Reorient::mirrored));
         }
         return turned;
     }

@@ -9,6 +9,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.HalfPlane;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Polygons;
 import nexa.core.geometry.Size;
 
 /**
@@ -21,6 +22,8 @@ public final class Plane {
     private static final int BENDS = 16;
     /** Corners nearer to one another, in pixels, are one. */
     private static final double SAME = 1e-6;
+    /** What is left of nothing by rounding. */
+    private static final double LEAST_SHARE = 1e-9;
 
     private final Size photo;
     private final Angle angle;
@@ -153,7 +156,7 @@ public final class Plane {
         List<Point> corners = isBent() ? straightCorners(lens.get(), part) : new Outline(part, angle).corners();
         if (perspective.isPresent()) {
             PerspectiveMap map = perspective.get();
-            corners = cut(corners, point -> -map.beforeEnd(point));
+            corners = Polygons.before(corners, point -> -map.beforeEnd(point));
             corners = corners.stream().map(map::toPlane).toList();
         }
         return Outline.reshaped(part.size(), toPlane(part.middle()), angle, distinct(corners));
@@ -185,13 +188,49 @@ public final class Plane {
         return border;
     }
 
+    /**
+     * The share of a crop that is not in part of the photo, 0 … 1: what of it lies outside the edges as they are seen, bent or
+     * not.
+     *
+     * @param part in the photo's pixels
+     */
+    public double shareOutside(Crop crop, Bounds part) {
+        if (outline(part).contains(crop, SAME)) {
+            return 0;
+        }
+        double inside = Polygons.area(Polygons.within(border(part), crop.corners(angle)));
+        double share = 1 - inside / crop.size().area();
+        return share < LEAST_SHARE ? 0 : Math.min(1, share);
+    }
+
+    /**
+     * How far a crop reaches beyond each side of part of the photo, in the photo's pixels; 0 where it does not, and never
+     * further than the photo is long.
+     *
+     * @param part in the photo's pixels
+     */
+    public Margins margins(Crop crop, Bounds part) {
+        if (shareOutside(crop, part) == 0) {
+            return Margins.NONE;
+        }
+        List<Point> places = new ArrayList<>();
+        for (int i = 0; i <= BENDS; i++) {
+            double share = (double) i / BENDS;
+            places.add(toPhoto(crop.at(share, 0, angle)));
+            places.add(toPhoto(crop.at(share, 1, angle)));
+            places.add(toPhoto(crop.at(0, share, angle)));
+            places.add(toPhoto(crop.at(1, share, angle)));
+        }
+        return Margins.around(part, Bounds.of(places), photo.longSide());
+    }
+
     private List<Point> straightCorners(LensMap map, Bounds part) {
         List<Point> corners = square();
         for (HalfPlane edge : new StraightOutline(map, photo).edges()) {
-            corners = cut(corners, edge::beyond);
+            corners = Polygons.before(corners, edge::beyond);
         }
         for (HalfPlane side : new StraightTrim(map, photo, part).sides()) {
-            corners = cut(corners, side::beyond);
+            corners = Polygons.before(corners, side::beyond);
         }
         return corners;
     }
@@ -200,29 +239,6 @@ public final class Plane {
     private List<Point> square() {
         double far = 10 * (photo.width() + photo.height());
         return List.of(new Point(-far, -far), new Point(far, -far), new Point(far, far), new Point(-far, far));
-    }
-
-    /** How far something lies beyond a straight line; below 0 before it. */
-    private interface Line {
-        double beyond(Point point);
-    }
-
-    /** What of a convex polygon lies before a line. */
-    private static List<Point> cut(List<Point> corners, Line line) {
-        List<Point> left = new ArrayList<>();
-        for (int i = 0; i < corners.size(); i++) {
-            Point one = corners.get(i);
-            Point next = corners.get((i + 1) % corners.size());
-            double beyond = line.beyond(one);
-            double nextBeyond = line.beyond(next);
-            if (beyond <= 0) {
-                left.add(one);
-            }
-            if (beyond < 0 && nextBeyond > 0 || beyond > 0 && nextBeyond < 0) {
-                left.add(one.plus(next.minus(one).times(beyond / (beyond - nextBeyond))));
-            }
-        }
-        return left;
     }
 
     private static List<Point> distinct(List<Point> corners) {

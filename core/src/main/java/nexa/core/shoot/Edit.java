@@ -42,6 +42,8 @@ public record Edit(
         LENS,
         PERSPECTIVE,
         EDGE,
+        REACH,
+        FILL,
         TAKE_FOUND,
         PROPOSAL,
         TURN_PHOTO,

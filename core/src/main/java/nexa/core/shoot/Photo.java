@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import nexa.core.format.PixelSize;
+import nexa.core.format.Format;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Orientation;
@@ -21,6 +22,7 @@ import nexa.core.shape.Plane;
  * @param file its name in the shoot's folder; names the photo
  * @param pixels after the EXIF orientation, before any turn; empty until the photo has been read
  * @param identity by which its file is known again under another name; empty until the photo has been read
+ * @param texture how busy it is inside its edges, where that has been read
  * @param preparation what is done to it before it is cropped
  * @param hasNoSubject whether the photographer said that it is about nothing, so that what its camera marked does not
  *     count; only without a subject
@@ -30,6 +32,7 @@ public record Photo(
         String file,
         Optional<PixelSize> pixels,
         Optional<FileIdentity> identity,
+        Optional<EdgeTexture> texture,
         Preparation preparation,
         Mark mark,
         Optional<Subject> subject,
@@ -52,6 +55,7 @@ public record Photo(
                 file,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Preparation.NONE,
                 Mark.OPEN,
                 Optional.empty(),
@@ -61,12 +65,12 @@ public record Photo(
 
     /** Whether nobody has said anything of it. */
     public boolean isUntouched() {
-        return equals(untouched(file).read(pixels, identity));
+        return equals(untouched(file).read(pixels, identity, texture));
     }
 
     /** Whether nobody has said anything of it; what its camera marked does not count. */
     public boolean isUntouchedByHand() {
-        return new Photo(file, pixels, identity, preparation, mark, Optional.empty(), hasNoSubject, crops)
+        return new Photo(file, pixels, identity, texture, preparation, mark, Optional.empty(), hasNoSubject, crops)
                 .isUntouched();
     }
 
@@ -141,12 +145,26 @@ public record Photo(
     }
 
     /**
-     * What its crops have to stay inside.
+     * What its crops have to stay inside, unless they may reach beyond it.
      *
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline outline() {
         return plane().outline(remaining());
+    }
+
+    /**
+     * What its crop in a format has to stay inside, or, where it may reach beyond, how far it may.
+     *
+     * @throws IllegalStateException if the photo has not been read
+     */
+    public Outline outline(Format format) {
+        return mayReach(format) ? outline().reaching() : outline();
+    }
+
+    /** Whether its crop in a format may reach beyond it. */
+    public boolean mayReach(Format format) {
+        return entry(format.id()).reaches().orElse(format.reaches());
     }
 
     /**
@@ -184,19 +202,24 @@ public record Photo(
     }
 
     public Photo withPixels(PixelSize newPixels) {
-        return read(Optional.of(newPixels), identity);
+        return read(Optional.of(newPixels), identity, texture);
     }
 
     public Photo withIdentity(FileIdentity newIdentity) {
-        return read(pixels, Optional.of(newIdentity));
+        return read(pixels, Optional.of(newIdentity), texture);
     }
 
-    private Photo read(Optional<PixelSize> newPixels, Optional<FileIdentity> newIdentity) {
-        return new Photo(file, newPixels, newIdentity, preparation, mark, subject, hasNoSubject, crops);
+    public Photo withTexture(EdgeTexture newTexture) {
+        return read(pixels, identity, Optional.of(newTexture));
+    }
+
+    private Photo read(
+            Optional<PixelSize> newPixels, Optional<FileIdentity> newIdentity, Optional<EdgeTexture> newTexture) {
+        return new Photo(file, newPixels, newIdentity, newTexture, preparation, mark, subject, hasNoSubject, crops);
     }
 
     public Photo withPreparation(Preparation newPreparation) {
-        return new Photo(file, pixels, identity, newPreparation, mark, subject, hasNoSubject, crops);
+        return new Photo(file, pixels, identity, texture, newPreparation, mark, subject, hasNoSubject, crops);
     }
 
     public Photo withAngle(Angle newAngle) {
@@ -212,12 +235,12 @@ public record Photo(
     }
 
     public Photo withMark(Mark newMark) {
-        return new Photo(file, pixels, identity, preparation, newMark, subject, hasNoSubject, crops);
+        return new Photo(file, pixels, identity, texture, preparation, newMark, subject, hasNoSubject, crops);
     }
 
     /** What the photographer says it is about; empty says that it is about nothing. */
     public Photo withSubject(Optional<Subject> newSubject) {
-        return new Photo(file, pixels, identity, preparation, mark, newSubject, newSubject.isEmpty(), crops);
+        return new Photo(file, pixels, identity, texture, preparation, mark, newSubject, newSubject.isEmpty(), crops);
     }
 
     /** The subject, if there is one, where it lies after the photo was turned or mirrored. */
@@ -232,12 +255,12 @@ public record Photo(
         } else {
             changed.put(format, entry);
         }
-        return new Photo(file, pixels, identity, preparation, mark, subject, hasNoSubject, changed);
+        return new Photo(file, pixels, identity, texture, preparation, mark, subject, hasNoSubject, changed);
     }
 
     /** This photo with what was said of another one, or of another state of it, keeping what was read of it. */
     public Photo saying(Photo other) {
         return new Photo(
-                file, pixels, identity, other.preparation, other.mark, other.subject, other.hasNoSubject, other.crops);
+                file, pixels, identity, texture, other.preparation, other.mark, other.subject, other.hasNoSubject, other.crops);
     }
 }

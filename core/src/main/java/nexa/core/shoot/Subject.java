@@ -24,6 +24,10 @@ public record Subject(Point at, OptionalDouble radius) {
         }
     }
 
+    public Subject movedTo(Point newAt) {
+        return new Subject(newAt, radius);
+    }
+
     /** Where it lies in the plane. */
     public Point in(PhotoSpace space) {
         return space.toPlane(at);

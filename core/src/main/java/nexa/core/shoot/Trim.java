@@ -4,6 +4,7 @@ import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Margins;
 
 /**
  * What of a photo does not count as picture: a plain border, as fractions of the photo as it is seen, after quarter turns
@@ -43,6 +44,16 @@ public record Trim(double left, double top, double right, double bottom) {
         /** How long something of a size is from this side to the opposite one. */
         public double length(Size size) {
             return isUpright() ? size.width() : size.height();
+        }
+
+        /** How wide the margin beyond it is. */
+        public double of(Margins margins) {
+            return switch (this) {
+                case LEFT -> margins.left();
+                case TOP -> margins.top();
+                case RIGHT -> margins.right();
+                case BOTTOM -> margins.bottom();
+            };
         }
 
         public Side opposite() {

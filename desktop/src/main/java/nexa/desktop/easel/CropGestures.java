@@ -3,6 +3,7 @@ package nexa.desktop.easel;
 import java.util.Optional;
 import java.util.function.Consumer;
 import nexa.core.crop.Handle;
+import nexa.core.crop.CatchEdge;
 import nexa.core.crop.Resize;
 import nexa.core.crop.Slide;
 import nexa.core.crop.Tighten;
@@ -25,12 +26,16 @@ import nexa.desktop.stage.PhotoStage;
  */
 final class CropGestures {
     private static final double NOTCH_FACTOR = 0.96;
+    /** A side this near to the photo's edge, in pixels of the stage, catches on it where it could go on. */
+    private static final double CATCHES = 6;
 
     private final ShootSession session;
     private final PhotoStage stage;
     private final Consumer<PhotoCrop> draftChanged;
     private final Gesture gesture;
     private final PhotoGestures photo;
+    /** Where a crop that is slid would be if it had not caught on the photo's edge. */
+    private Crop free;
 
     /**
      * Nothing is being done yet.
@@ -81,6 +86,7 @@ final class CropGestures {
         boolean hasBegun = begin(kind);
         if (hasBegun) {
             gesture.hold();
+            free = gesture.crop();
         }
         return hasBegun;
     }
@@ -100,19 +106,20 @@ final class CropGestures {
     void slideWith(Point way) {
         // The photo goes with the pointer, so the crop goes the other way over it; or the crop goes with the pointer.
         double scale = stage.projection().orElseThrow().scale();
-        slideBy(way.times((stage.holdsPhoto() ? 1 : -1) / scale));
+        free = Slide.by(outline(), free, way.times((stage.holdsPhoto() ? 1 : -1) / scale));
+        slideTo(outline().isReaching() ? new CatchEdge(outline(), CATCHES / scale).slid(free) : free);
     }
 
-    private void slideBy(Point way) {
-        gesture.setCrop(Slide.by(outline(), gesture.crop(), way));
-        stage.slide(gesture.crop());
+    private void slideTo(Crop crop) {
+        gesture.setCrop(crop);
+        stage.slide(crop);
         tell();
     }
 
     /** Slides by pixels of the result. */
     void slide(Point pixels) {
         if (!gesture.isHeld() && begin(Edit.Kind.SLIDE)) {
-            slideBy(pixels.times(resultPixel()));
+            slideTo(Slide.by(outline(), gesture.crop(), pixels.times(resultPixel())));
             gesture.rest();
         }
     }
@@ -120,7 +127,10 @@ final class CropGestures {
     /** Brings a handle to a place of the photo. */
     void resize(Handle handle, Point to, Resize.Anchor anchor, boolean keepsRatio) {
         boolean keeps = !session.format().ratio().isFree() || keepsRatio;
-        resizeTo(new Resize(outline(), gesture.start().crop(), handle, anchor, keeps).turningTo(to));
+        double within = CATCHES / stage.projection().orElseThrow().scale();
+        resizeTo(new Resize(outline(), gesture.start().crop(), handle, anchor, keeps)
+                .catching(within)
+                .turningTo(to));
     }
 
     /** Moves the side or corner of a handle by pixels of the result. */

@@ -27,6 +27,7 @@ final class EaselKeys {
     private final FindLevel find;
     private final TrimHand trim;
     private final PerspectiveHand perspective;
+    private final BeyondHand beyond;
     private final LinesHand lines;
     private final ProposalStrip proposals;
     private final Runnable forget;
@@ -42,6 +43,7 @@ final class EaselKeys {
             FindLevel find,
             TrimHand trim,
             PerspectiveHand perspective,
+            BeyondHand beyond,
             LinesHand lines,
             ProposalStrip proposals,
             Runnable forget,
@@ -54,6 +56,7 @@ final class EaselKeys {
         this.find = find;
         this.trim = trim;
         this.perspective = perspective;
+        this.beyond = beyond;
         this.lines = lines;
         this.proposals = proposals;
         this.forget = forget;
@@ -107,6 +110,7 @@ final class EaselKeys {
         switch (key.getCode()) {
             case W -> hand.gestures().turnCrop();
             case HOME -> hand.gestures().largest();
+            case E -> beyond.toggle();
             case PLUS, EQUALS, ADD -> hand.gestures().tighten(1);
             case MINUS, SUBTRACT -> hand.gestures().tighten(-1);
             case COMMA, LESS -> hand.gestures().photo().turnBy(-turn);

@@ -97,6 +97,7 @@ public final class EaselView extends View {
                 find,
                 trim,
                 shape.perspective(),
+                shape.beyond(),
                 lines,
                 proposals,
                 this::forgetOffers,
@@ -110,7 +111,7 @@ public final class EaselView extends View {
         node.setTop(proofs.node());
         node.setLeft(formats.node());
         node.setCenter(work());
-        new StageMenu(session, hand.gestures(), hand.tools(), find, proposals, actions).listenTo(stage);
+        new StageMenu(session, hand, find, proposals, shape.beyond(), actions).listenTo(stage);
         listen();
         tellStanding();
     }
@@ -127,6 +128,7 @@ public final class EaselView extends View {
                 traced.node(),
                 lines.node(),
                 shape.bent().node(),
+                shape.beyond().bar(),
                 again);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
@@ -154,6 +156,7 @@ public final class EaselView extends View {
         @Override
         public void changed(PhotoCrop draft) {
             desk.show(draft);
+            shape.beyond().show(draft);
             looks.showGuides();
         }
 
@@ -217,14 +220,16 @@ public final class EaselView extends View {
         proposals.refresh();
         if (crop.isPresent()) {
             stage.show(crop.get());
-            stage.overlay().onPhoto().show(spot(crop.get().photo()));
+            stage.overlay().onPhoto().show(PhotoLayer.Spot.of(crop.get().photo()));
             desk.show(crop.get());
+            shape.beyond().show(crop.get());
             lines.refresh();
             step.show(session.shoot(), crop.get(), session.step(crop.get().photo(), session.format()));
             readAhead();
         } else {
             stage.showNothing(whyNothing());
             desk.clear();
+            shape.beyond().clear();
             step.clear();
         }
         desk.level().markTracing(hand.tools().isTracing());
@@ -234,13 +239,6 @@ public final class EaselView extends View {
                 crop,
                 photo.map(shown -> session.readingProperty().get().facts().get(shown.file())));
         again.setVisible(photo.filter(session::hasProblem).isPresent());
-    }
-
-    private static Optional<PhotoLayer.Spot> spot(Photo photo) {
-        return photo.subject()
-                .map(subject -> new PhotoLayer.Spot(
-                        photo.space().inPhoto(subject.at()),
-                        subject.radius().orElse(0) * photo.size().shortSide()));
     }
 
     private String whyNothing() {

@@ -17,6 +17,7 @@ final class ShapeHands {
     private final TrimHand trim;
     private final LensHand lens;
     private final BentLines bent;
+    private final BeyondHand beyond;
     private final ShapeSection shape;
     private final ColourSection colour;
 
@@ -43,6 +44,7 @@ final class ShapeHands {
         trim.belongTo(trimPage.fields());
         lens = new LensHand(session, hand, overlays, messages);
         bent = new BentLines(session, stage, hand, lens, say);
+        beyond = new BeyondHand(session, hand, messages);
         shape = new ShapeSection(new LensPage(lens), perspectivePage, trimPage, lens::told, reshaping::focalLength);
         colour = new ColourSection(lens);
     }
@@ -62,6 +64,11 @@ final class ShapeHands {
     /** The lines by which the lens is put right. */
     BentLines bent() {
         return bent;
+    }
+
+    /** What lies beyond the photo. */
+    BeyondHand beyond() {
+        return beyond;
     }
 
     ShapeSection shape() {

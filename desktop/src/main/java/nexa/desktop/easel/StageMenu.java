@@ -14,24 +14,24 @@ import nexa.desktop.stage.PhotoStage;
 /** What can be done with the photo under the pointer. */
 final class StageMenu {
     private final ShootSession session;
-    private final CropGestures gestures;
-    private final Tools tools;
+    private final StageHand hand;
     private final FindLevel find;
     private final ProposalStrip proposals;
+    private final BeyondHand beyond;
     private final PhotoActions actions;
 
     StageMenu(
             ShootSession session,
-            CropGestures gestures,
-            Tools tools,
+            StageHand hand,
             FindLevel find,
             ProposalStrip proposals,
+            BeyondHand beyond,
             PhotoActions actions) {
         this.session = session;
-        this.gestures = gestures;
-        this.tools = tools;
+        this.hand = hand;
         this.find = find;
         this.proposals = proposals;
+        this.beyond = beyond;
         this.actions = actions;
     }
 
@@ -44,6 +44,8 @@ final class StageMenu {
     }
 
     private List<MenuItem> items() {
+        CropGestures gestures = hand.gestures();
+        Tools tools = hand.tools();
         List<MenuItem> items = new ArrayList<>(List.of(
                 item("menu.find", find::find),
                 item("menu.propose", proposals::propose),
@@ -51,6 +53,7 @@ final class StageMenu {
                 item("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
                 item("menu.largest", gestures::largest),
                 item("menu.turn", gestures::turnCrop),
+                item("menu.reach", beyond::toggle),
                 item("spot.set", () -> tools.take(Tools.Tool.SUBJECT))));
         if (session.photo().flatMap(Photo::subject).isPresent()) {
             items.add(item("spot.put", tools::putSubjectOnCrossing));

@@ -49,6 +49,7 @@ public final class FormatEditor extends VBox {
     private final Label said = Parts.label("", "small", "look");
     private final Label crops = Parts.label("", "small", "quiet");
     private final ToggleButton goes = Parts.toggle("editor.goes", "choice");
+    private final ToggleButton reaches = Parts.toggle("editor.reaches", "choice");
     private boolean isFilling;
 
     /** @param id of the format */
@@ -124,6 +125,8 @@ public final class FormatEditor extends VBox {
         ratio.setOnAction(event -> changeShape());
         turn.setOnAction(event -> change(format ->
                 format.withTurn(FormatTurn.values()[turn.getSelectionModel().getSelectedIndex()])));
+        reaches.setId("format-reaches");
+        reaches.setOnAction(event -> change(format -> format.withReaches(reaches.isSelected())));
         goes.setOnAction(event -> change(format -> format.withGoing(goes.isSelected() ? Going.GOES : Going.STAYS)));
     }
 
@@ -159,6 +162,7 @@ public final class FormatEditor extends VBox {
         HBox row = new HBox(
                 6,
                 goes,
+                reaches,
                 more,
                 Parts.button("editor.copy", this::copy, "small-button"),
                 Parts.button("editor.up", () -> move(-1), "small-button"),
@@ -191,6 +195,7 @@ public final class FormatEditor extends VBox {
         turn.getSelectionModel().select(format.turn().ordinal());
         turn.setDisable(format.ratio().isFree());
         goes.setSelected(format.goes());
+        reaches.setSelected(format.reaches());
         size.fill();
         crops.setText(Words.get("editor.crops", Formats.crops(session.shoot(), id)));
         isFilling = false;

@@ -45,6 +45,7 @@ final class BeforeItGoes {
                 tell(kind, found, known.plan());
             }
         }
+        tellBeyond(known.beyond());
         if (isAllWaiting(formats)) {
             tell(Parts.triangle(), Words.get("before.waits"), "look", List.of());
         } else if (node.getChildren().isEmpty()) {
@@ -58,6 +59,18 @@ final class BeforeItGoes {
     private static boolean isAllWaiting(List<Format> formats) {
         return formats.stream().noneMatch(Format::goes)
                 && formats.stream().anyMatch(format -> format.going() == Going.WAITS);
+    }
+
+    /** What is not photo is always said. */
+    private void tellBeyond(DoubleSummaryStatistics shares) {
+        if (shares.getCount() > 0) {
+            String least = Words.number(100 * shares.getMin(), 1);
+            String most = Words.number(100 * shares.getMax(), 1);
+            String words = least.equals(most)
+                    ? Words.get("check.beyond", shares.getCount(), most)
+                    : Words.get("check.beyond.range", shares.getCount(), least, most);
+            tell(null, words, "quiet", List.of());
+        }
     }
 
     private void tell(DeliveryCheck.Kind kind, List<DeliveryCheck.Finding> found, DeliveryPlan plan) {

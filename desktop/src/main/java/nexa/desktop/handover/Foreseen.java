@@ -2,6 +2,7 @@ package nexa.desktop.handover;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -13,10 +14,16 @@ import nexa.imaging.deliver.DeliveryPlan;
 /**
  * What is known before a delivery goes.
  *
+ * @param beyond the shares that are not photo of the crops that reach beyond theirs
  * @param likely so many bytes its files may take
  * @param room so many bytes are free where it goes; below 0 where nobody can tell
  */
-record Foreseen(DeliveryPlan plan, List<DeliveryCheck.Finding> findings, long likely, long room) {
+record Foreseen(
+        DeliveryPlan plan,
+        List<DeliveryCheck.Finding> findings,
+        DoubleSummaryStatistics beyond,
+        long likely,
+        long room) {
 
     static Foreseen of(ShootNow now, DeliveryPlan.Choice choice, Path destination) {
         Set<String> shown = now.photos().stream().map(Photo::file).collect(Collectors.toSet());
@@ -24,7 +31,7 @@ record Foreseen(DeliveryPlan plan, List<DeliveryCheck.Finding> findings, long li
         List<DeliveryCheck.Finding> findings = DeliveryCheck.of(now.shoot(), now.reading(), plan).stream()
                 .filter(finding -> shown.contains(finding.file()))
                 .toList();
-        return new Foreseen(plan, findings, DeliveryCheck.likelyBytes(plan), room(destination));
+        return new Foreseen(plan, findings, DeliveryCheck.sharesBeyond(plan), DeliveryCheck.likelyBytes(plan), room(destination));
     }
 
     private static long room(Path destination) {

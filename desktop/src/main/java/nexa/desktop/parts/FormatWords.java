@@ -8,17 +8,26 @@ import nexa.core.format.Paper;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Size;
+import nexa.core.series.Passing;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 
 /** What is said of a format and of what comes out of it. */
 public final class FormatWords {
+
     /** Numbers of a ratio that say something at a glance. */
     private static final int MOST_PARTS = 16;
 
     private static final double SAME_RATIO = 0.002;
 
     private FormatWords() {}
+
+    /** How much of a crop is not photo, and how well that will pass, where that can be told. */
+    public static String beyond(PhotoCrop crop, Optional<Passing> passing) {
+        double share = 100 * crop.beyond();
+        return Words.get("beyond.share", Words.number(share, share < 10 ? 1 : 0))
+                + passing.map(one -> Words.of("beyond.passing", one)).orElse("");
+    }
 
     /** The ratio: "4 : 3", "photo's own", "free". */
     public static String ratio(Format format) {

@@ -1,6 +1,5 @@
 package nexa.desktop.session;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
@@ -104,8 +103,7 @@ public final class Gesture {
 
     /** The crop it began with, as it would be now. */
     public PhotoCrop shown() {
-        PhotoCrop from = start();
-        return new PhotoCrop(from.photo(), from.format(), from.state(), crop, false, List.of());
+        return start().withCrop(crop);
     }
 
     /** The shoot as it would be if it ended now; empty if that changes nothing. */

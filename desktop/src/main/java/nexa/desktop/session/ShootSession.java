@@ -44,6 +44,7 @@ public final class ShootSession {
     private final FolderChanges changes;
     private final Finding finding;
     private final Lenses lenses;
+    private final Textures textures;
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = Background.latest(standing::set);
     private Crops crops;
@@ -66,6 +67,7 @@ public final class ShootSession {
                 folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
         this.finding = new Finding(folder);
         this.lenses = new Lenses(reading::now, folder.ownLenses());
+        this.textures = new Textures(folder.path(), shoot, pictures, turns, reading::isReady);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -208,8 +210,9 @@ public final class ShootSession {
     /** The id of the format with a number, from 1, if there is one. */
     public Optional<String> formatNumbered(int number) {
         List<Format> formats = shoot.get().formats();
-        boolean isThere = number >= 1 && number <= formats.size();
-        return isThere ? Optional.of(formats.get(number - 1).id()) : Optional.empty();
+        return number >= 1 && number <= formats.size()
+                ? Optional.of(formats.get(number - 1).id())
+                : Optional.empty();
     }
 
     /** The files of the photos that the next action on the sheet is for. */
@@ -289,6 +292,7 @@ public final class ShootSession {
     public CompletableFuture<Void> close() {
         turns.settle();
         counting.forget();
+        textures.stop();
         changes.stop();
         reading.stop();
         pictures.close();

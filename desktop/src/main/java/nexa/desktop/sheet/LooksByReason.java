@@ -23,6 +23,7 @@ record LooksByReason(List<Group> groups) {
         UNREADABLE,
         SUBJECT_CUT,
         TOO_FEW_PIXELS,
+        FILL_SHOWS,
         OUT_OF_STEP,
         LIMITED,
         NOT_LOOKED_AT;

@@ -25,6 +25,7 @@ final class KeysPage extends StackPane {
             "slide",
             "tighten",
             "largest",
+            "reach",
             "draw",
             "trace",
             "find",

@@ -13,7 +13,7 @@ final class DrawnAhead {
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, StagePicture.Drawing drawing) {
         private boolean isOf(Photo other, Lying lying, double density) {
-            return drawing.shows(other, lying)
+            return drawing.shows(other, lying, Optional.empty())
                     && drawing.projection().equals(lying.projection())
                     && drawing.density() == density;
         }

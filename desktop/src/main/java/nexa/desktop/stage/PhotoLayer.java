@@ -20,6 +20,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Photo;
 
 /** What is drawn on the photo itself and goes with it: traced lines, the subject, a crop or circle being drawn. */
 public final class PhotoLayer extends Pane {
@@ -33,7 +34,15 @@ public final class PhotoLayer extends Pane {
     private static final PseudoClass PROPOSED = PseudoClass.getPseudoClass("proposed");
 
     /** The subject in the photo's pixels; a radius of 0 is none. */
-    public record Spot(Point at, double radius) {}
+    public record Spot(Point at, double radius) {
+        /** A photo's, if it has a subject. */
+        public static Optional<Spot> of(Photo photo) {
+            return photo.subject()
+                    .map(subject -> new Spot(
+                            photo.space().inPhoto(subject.at()),
+                            subject.radius().orElse(0) * photo.size().shortSide()));
+        }
+    }
 
     /** Where the plane of a photo lies on the stage. */
     private record Placed(Projection projection, Plane plane) {

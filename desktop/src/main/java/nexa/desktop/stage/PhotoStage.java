@@ -35,7 +35,8 @@ public final class PhotoStage extends Region {
 
     public PhotoStage(PictureLibrary library) {
         this.reading = new StageReading(library, new Reading());
-        this.drawing = new StageDrawing(reading, density, this::present);
+        this.drawing =
+                new StageDrawing(reading, new StageAround(library, this::drawAnew), density, this::present);
         getStyleClass().add("stage");
         getChildren().add(drawing.node());
         getChildren().addAll(tools.nodes());
@@ -64,7 +65,7 @@ public final class PhotoStage extends Region {
     }
 
     private void drawAnew() {
-        shown.ifPresent(now -> drawing.drawAgain(base.orElseThrow().photo(), isMoving()));
+        shown.ifPresent(now -> drawing.drawAgain(base.orElseThrow(), isMoving()));
     }
 
     public CropOverlay overlay() {
@@ -235,12 +236,14 @@ public final class PhotoStage extends Region {
     /** The whole photo without its crop while held, or the crop again. */
     public void setUncropped(boolean uncropped) {
         tools.setUncropped(uncropped);
+        drawing.setWhole(tools.showWhole());
         base.ifPresent(crop -> aim(home()));
     }
 
     /** The whole photo with the sides of its trim, or the crop again. */
     public void setTrimming(boolean on) {
         tools.setTrimming(on);
+        drawing.setWhole(tools.showWhole());
         base.ifPresent(crop -> aim(home()));
     }
 
@@ -266,7 +269,7 @@ public final class PhotoStage extends Region {
     }
 
     private void aim(Lying target) {
-        drawing.aim(base.orElseThrow().photo(), target, isMoving());
+        drawing.aim(base.orElseThrow(), target, isMoving());
     }
 
     private void present(Lying now) {

@@ -6,8 +6,11 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.image.ImageView;
 import javafx.scene.shape.Rectangle;
 import nexa.core.geometry.Point;
+import nexa.core.series.FillPlan;
+import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.picture.Images;
+import nexa.imaging.pictures.Around;
 import nexa.imaging.pictures.Picture;
 
 /** What is drawn of the photo on the stage: shifted where that will do, else drawn anew. */
@@ -19,11 +22,13 @@ final class StageDrawing {
     private final DrawnAhead ahead = new DrawnAhead(renderer);
     private final ImageView node = new ImageView();
     private final StageReading reading;
+    private final StageAround around;
     private final ObservableValue<Double> density;
     private final Consumer<Lying> presented;
     private Optional<StagePicture.Drawing> drawing = Optional.empty();
     /** How the photo is to lie, which may not be drawn yet. */
     private Lying wanted;
+    private boolean isWhole;
 
     /**
      * Nothing drawn yet.
@@ -31,8 +36,9 @@ final class StageDrawing {
      * @param density pixels of the screen along one of the stage's
      * @param presented hears how the photo lies whenever that has changed
      */
-    StageDrawing(StageReading reading, ObservableValue<Double> density, Consumer<Lying> presented) {
+    StageDrawing(StageReading reading, StageAround around, ObservableValue<Double> density, Consumer<Lying> presented) {
         this.reading = reading;
+        this.around = around;
         this.density = density;
         this.presented = presented;
         node.setManaged(false);
@@ -59,6 +65,7 @@ final class StageDrawing {
     /** Nothing of the photo is shown any more. */
     void forget() {
         renderer.forget();
+        around.forget();
         drawing = Optional.empty();
         node.setImage(null);
     }
@@ -68,9 +75,12 @@ final class StageDrawing {
      *
      * @param isMoving whether every frame is another drawing
      */
-    void aim(Photo photo, Lying target, boolean isMoving) {
+    void aim(PhotoCrop base, Lying target, boolean isMoving) {
+        Photo photo = base.photo();
         wanted = target;
-        boolean isShift = drawing.filter(drawn -> drawn.shows(photo, target)).isPresent()
+        Optional<Around> beyond = beyond(base, target);
+        boolean isShift = drawing.filter(drawn -> drawn.shows(photo, target, beyond))
+                        .isPresent()
                 && target.projection().isShiftOf(drawing.get().projection())
                 && reaches(target.projection());
         if (isShift) {
@@ -79,19 +89,28 @@ final class StageDrawing {
         if (!isShift || isFarFrom(target.projection(), isMoving)) {
             // Where only the edge is that of the crop before, the crop is on its way: that is as good as moving.
             boolean isOnlyEdge = !isShift
-                    && drawing.filter(drawn -> drawn.isOf(photo) && !drawn.shows(photo, target))
+                    && drawing.filter(drawn -> drawn.isOf(photo) && !drawn.shows(photo, target, beyond))
                             .isPresent();
-            draw(photo, target, isMoving || isOnlyEdge);
+            draw(photo, target, beyond, isMoving || isOnlyEdge);
         }
     }
 
     /** Draws the photo anew as it is to lie, since there is a finer picture of it. */
-    void drawAgain(Photo photo, boolean isMoving) {
-        draw(photo, wanted, isMoving);
+    void drawAgain(PhotoCrop base, boolean isMoving) {
+        draw(base.photo(), wanted, beyond(base, wanted), isMoving);
+    }
+
+    /** Whether the whole photo is shown, and nothing beyond it. */
+    void setWhole(boolean whole) {
+        isWhole = whole;
+    }
+
+    private Optional<Around> beyond(PhotoCrop base, Lying target) {
+        return isWhole ? Optional.empty() : around.of(FillPlan.of(base.withCrop(target.crop())));
     }
 
     /** Draws the photo anew, from the finest that is there of it. */
-    private void draw(Photo photo, Lying target, boolean isMoving) {
+    private void draw(Photo photo, Lying target, Optional<Around> beyond, boolean isMoving) {
         if (reading.sources().isEmpty()) {
             return;
         }
@@ -100,7 +119,7 @@ final class StageDrawing {
         Projection projection = target.projection();
         double width = projection.scale() * photo.size().width();
         Picture source = reading.sources().forWidth(width * detail.density()).orElseThrow();
-        renderer.draw(source, photo, target, detail, done -> {
+        renderer.draw(source, photo, target, detail, beyond, done -> {
             show(done);
             // What is wanted may have moved on meanwhile; where a shift brings it there, no step back is seen.
             boolean isThere = wanted.projection().isShiftOf(projection) && reaches(wanted.projection());

@@ -2,11 +2,13 @@ package nexa.desktop.stage;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
+import nexa.imaging.pictures.Around;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.ScreenRenderer;
 import nexa.imaging.work.Ticket;
@@ -30,7 +32,7 @@ final class StagePicture {
     record Detail(double beyond, double density) {}
 
     /** A drawing of a photo, and how it was to lie. */
-    record Drawing(Picture picture, Photo photo, Lying lying, Detail detail) {
+    record Drawing(Picture picture, Photo photo, Lying lying, Detail detail, Optional<Around> around) {
         Projection projection() {
             return lying.projection();
         }
@@ -42,10 +44,22 @@ final class StagePicture {
                     && photo.preparation().edge().equals(other.preparation().edge());
         }
 
-        /** Whether it shows a photo as it is, and the edge that is wanted of its crop. */
-        boolean shows(Photo other, Lying target) {
-            boolean hasNoEdge = other.preparation().edge().isNone();
-            return isOf(other) && (hasNoEdge || lying.crop().equals(target.crop()));
+        /**
+         * Whether it shows a photo as it is, and of its crop the edge that is wanted and what lies beyond.
+         *
+         * @param wanted what the crop shows of what lies outside its photo
+         */
+        boolean shows(Photo other, Lying target, Optional<Around> wanted) {
+            boolean isAnyCrop = other.preparation().edge().isNone() && wanted.isEmpty() && around.isEmpty();
+            return isOf(other)
+                    && (isAnyCrop || lying.crop().equals(target.crop()))
+                    && around.flatMap(Around::stretch).isPresent()
+                            == wanted.flatMap(Around::stretch).isPresent()
+                    && filled(around) == filled(wanted);
+        }
+
+        private static Around.Filled filled(Optional<Around> around) {
+            return around.flatMap(Around::filled).orElse(null);
         }
 
         double beyond() {
@@ -66,7 +80,13 @@ final class StagePicture {
      *
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
-    void draw(Picture source, Photo photo, Lying lying, Detail detail, Consumer<Drawing> done) {
+    void draw(
+            Picture source,
+            Photo photo,
+            Lying lying,
+            Detail detail,
+            Optional<Around> around,
+            Consumer<Drawing> done) {
         if (!asked.isEmpty()) {
             asked.getLast().drop();
         }
@@ -74,7 +94,7 @@ final class StagePicture {
         asked.add(queue.add(
                 Urgency.NOW,
                 WorkQueue.LIGHT,
-                ticket -> hear(ticket, drawn(source, photo, lying, detail), drawing -> {
+                ticket -> hear(ticket, drawn(source, photo, lying, detail, around), drawing -> {
                     asked.remove(ticket);
                     done.accept(drawing);
                 })));
@@ -85,7 +105,7 @@ final class StagePicture {
         queue.add(
                 Urgency.AHEAD,
                 WorkQueue.LIGHT,
-                ticket -> hear(ticket, drawn(source, photo, lying, new Detail(BEYOND, density)), done));
+                ticket -> hear(ticket, drawn(source, photo, lying, new Detail(BEYOND, density), Optional.empty()), done));
     }
 
     private static void hear(Ticket ticket, Drawing drawing, Consumer<Drawing> done) {
@@ -102,7 +122,8 @@ final class StagePicture {
         asked.clear();
     }
 
-    private static Drawing drawn(Picture source, Photo photo, Lying target, Detail detail) {
+    private static Drawing drawn(
+            Picture source, Photo photo, Lying target, Detail detail, Optional<Around> around) {
         Projection projection = target.projection();
         double larger = (1 + 2 * detail.beyond()) * detail.density();
         int width = (int) Math.ceil(projection.stage().width() * larger);
@@ -111,8 +132,8 @@ final class StagePicture {
         Crop part = new Crop(projection.middle(), new Size(width, height).times(1 / scale));
         // While it is being turned, it lies otherwise than the shoot says.
         Photo lying = photo.withAngle(projection.angle());
-        Picture picture = ScreenRenderer.render(source, lying, part, target.crop(), width, height);
-        return new Drawing(picture, lying, target, detail);
+        Picture picture = ScreenRenderer.render(source, lying, part, target.crop(), around, width, height);
+        return new Drawing(picture, lying, target, detail, around);
     }
 
     void dispose() {

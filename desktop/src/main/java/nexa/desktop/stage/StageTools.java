@@ -10,6 +10,7 @@ import nexa.core.series.PhotoCrop;
 /** What lies over the picture: the crop with its tools, or the sides of the trim over the whole photo, or nothing. */
 final class StageTools {
     private final CropOverlay crop = new CropOverlay();
+    private final BeyondOverlay beyond = new BeyondOverlay();
     private final TrimOverlay trim = new TrimOverlay();
     private final LineEnds lineEnds = new LineEnds();
     private final StageNotes notes;
@@ -23,7 +24,7 @@ final class StageTools {
     }
 
     List<Node> nodes() {
-        return List.of(crop, trim, lineEnds);
+        return List.of(beyond.node(), crop, trim, lineEnds);
     }
 
     CropOverlay crop() {
@@ -79,8 +80,13 @@ final class StageTools {
         crop.lay(frame, now.projection(), of.photo());
         trim.lay(now.projection(), of.photo());
         lineEnds.lay(now.projection(), of.photo().plane());
-        notes.showKept(now.crop().size().area() / of.outline().area(), frame);
+        notes.showKept(of.withCrop(now.crop()).kept(), frame);
         show();
+        if (crop.isVisible()) {
+            beyond.lay(now, of);
+        } else {
+            beyond.hide();
+        }
     }
 
     void fill(Region stage) {

@@ -3,6 +3,7 @@ package nexa.desktop.stage;
 import static nexa.desktop.session.SessionFixture.on;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import nexa.core.format.PixelSize;
@@ -39,7 +40,7 @@ class StagePictureTest {
         CompletableFuture<StagePicture.Drawing> drawing = new CompletableFuture<>();
         on(() -> {
             Lying lying = new Lying(projection, new Crop(new Point(200, 100), new Size(400, 200)));
-            renderer.draw(photo, PHOTO, lying, new StagePicture.Detail(beyond, density), drawing::complete);
+            renderer.draw(photo, PHOTO, lying, new StagePicture.Detail(beyond, density), Optional.empty(), drawing::complete);
             return null;
         });
         return drawing.get(20, TimeUnit.SECONDS);

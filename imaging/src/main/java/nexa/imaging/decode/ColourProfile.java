@@ -107,6 +107,16 @@ public final class ColourProfile {
         }
     }
 
+    /**
+     * A colour of sRGB in this profile's numbers.
+     *
+     * @param rgb red, green and blue, each 0 … 1
+     * @return as many numbers as the profile has, each 0 … 1; empty for a profile of another kind than light's
+     */
+    public Optional<float[]> ofSrgb(float[] rgb) {
+        return isRgbOrGrey() ? Optional.of(new ICC_ColorSpace(profile).fromRGB(rgb)) : Optional.empty();
+    }
+
     private boolean isRgbOrGrey() {
         int type = profile.getColorSpaceType();
         return type == ColorSpace.TYPE_RGB || type == ColorSpace.TYPE_GRAY;

@@ -28,6 +28,7 @@ public final class DeliveryCheck {
     public enum Kind {
         UNREADABLE,
         TOO_FEW_PIXELS,
+        FILL_SHOWS,
         LIMITED,
         SUBJECT_CUT,
         OUT_OF_STEP,
@@ -86,6 +87,14 @@ public final class DeliveryCheck {
                 .map(DeliveryPlan.Item::crop)
                 .filter(crop -> crop.hasTooFewPixels() && crop.ppi().isPresent())
                 .mapToDouble(crop -> crop.effectivePpi().getAsDouble())
+                .summaryStatistics();
+    }
+
+    /** Of the crops that reach beyond their photos, the shares that are not photo. */
+    public static DoubleSummaryStatistics sharesBeyond(DeliveryPlan plan) {
+        return plan.files().stream()
+                .mapToDouble(item -> item.crop().beyond())
+                .filter(share -> share > 0)
                 .summaryStatistics();
     }
 

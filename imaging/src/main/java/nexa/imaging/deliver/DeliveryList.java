@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
+import nexa.core.series.FillPlan;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -36,7 +37,10 @@ final class DeliveryList {
         "pixels across",
         "pixels down",
         "ppi",
-        "warnings"
+        "warnings",
+        "% not photo",
+        "fill",
+        "passing"
     };
 
     /**
@@ -114,7 +118,12 @@ final class DeliveryList {
                 item.crop().output().width(),
                 item.crop().output().height(),
                 item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "",
-                warnings);
+                warnings,
+                number(100 * item.crop().beyond()),
+                FillPlan.of(item.crop())
+                        .map(plan -> EnumName.of(plan.fill(), " "))
+                        .orElse(""),
+                item.crop().passing().map(passing -> EnumName.of(passing, " ")).orElse(""));
     }
 
     private static String number(double value) {

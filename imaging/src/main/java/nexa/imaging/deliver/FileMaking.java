@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -14,14 +16,18 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
+import nexa.core.series.FillPlan;
+import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.decode.SourceMetadata;
+import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PixelStages;
+import nexa.imaging.render.Canvas;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -36,6 +42,7 @@ final class FileMaking implements AutoCloseable {
     private final DeliveryTerms terms;
     private final boolean isDeep;
     private final boolean isDeepened;
+    private final Map<EdgeFill.Key, EdgeFill> fills = new HashMap<>();
     private Optional<FullPixels> full = Optional.empty();
     private SourceMetadata metadata;
     private boolean isPhotoDeep;
@@ -86,7 +93,7 @@ final class FileMaking implements AutoCloseable {
                     String.valueOf(attributes.size()),
                     attributes.lastModifiedTime().toString(),
                     photo.preparation().fingerprint(),
-                    item.crop().crop().toString(),
+                    item.crop().crop() + FillPlan.of(item.crop()).map(FillPlan::fingerprint).orElse(""),
                     item.crop().output().toString(),
                     item.format().file().toString(),
                     paperPpi(item).toString(),
@@ -104,8 +111,7 @@ final class FileMaking implements AutoCloseable {
         FileSpec spec = item.format().file();
         PixelSize size = item.crop().output();
         FullPixels pixels = pixels();
-        try (Mat result =
-                CropRenderer.render(pixels.pixels(), photo, item.crop().crop(), size)) {
+        try (Mat result = cropped(pixels, item.crop(), size)) {
             boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || isPhotoDeep);
             FullPixels finished = PixelStages.toFile(spec, photo.preparation().edge(), isDeep)
                     .apply(new FullPixels(result, pixels.profile()));
@@ -118,6 +124,29 @@ final class FileMaking implements AutoCloseable {
                             paperPpi(item),
                             terms));
         }
+    }
+
+    private Mat cropped(FullPixels pixels, PhotoCrop crop, PixelSize size) throws PhotoProblem {
+        Optional<FillPlan> plan = FillPlan.of(crop);
+        if (plan.isEmpty()) {
+            return CropRenderer.render(pixels.pixels(), photo, crop.crop(), size);
+        }
+        try (Canvas canvas = fill(plan.get()).canvas(pixels.pixels(), pixels.profile())) {
+            return CropRenderer.render(canvas, photo, plan.get().stretch(), crop.crop(), size);
+        }
+    }
+
+    private EdgeFill fill(FillPlan plan) throws PhotoProblem {
+        EdgeFill.Key key = EdgeFill.Key.of(plan);
+        EdgeFill fill = fills.get(key);
+        if (fill == null) {
+            PhotoPixels reading = new PhotoPixels(PhotoFile.of(source, photo.file()), photo);
+            try (Mat small = reading.picture(EdgeFill.SMALL).mat()) {
+                fill = EdgeFill.of(plan, small);
+            }
+            fills.put(key, fill);
+        }
+        return fill;
     }
 
     private FullPixels pixels() throws PhotoProblem {

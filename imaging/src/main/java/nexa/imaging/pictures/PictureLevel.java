@@ -1,13 +1,14 @@
 package nexa.imaging.pictures;
 
 import java.util.stream.Stream;
+import nexa.imaging.fill.EdgeFill;
 
 /** How large a picture of a photo is asked for. The coarser ones come first: they are seen first. */
 public enum PictureLevel {
     /** The small picture that the camera put into the photo, if it did; see {@link PictureLibrary#embedded}. */
     EMBEDDED(160),
-    /** For the sheet and the proof strip. */
-    THUMBNAIL(400),
+    /** For the sheet and the proof strip; what lies beyond a photo is solved by it. */
+    THUMBNAIL(EdgeFill.SMALL),
     /** For prints on a dense screen. */
     PRINT(1024),
     /** For the easel at fit. */

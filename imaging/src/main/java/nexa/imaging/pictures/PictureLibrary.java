@@ -10,6 +10,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
+import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
@@ -49,6 +50,7 @@ public final class PictureLibrary implements AutoCloseable {
     private final WorkQueue queue;
     private final Executor hearing;
     private final Cache<Key, Picture> pictures;
+    private final FillMemory fills = new FillMemory();
     private volatile BiConsumer<Photo, PhotoProblem> failures = (photo, problem) -> {};
 
     /**
@@ -164,13 +166,41 @@ public final class PictureLibrary implements AutoCloseable {
                 Urgency.SOON,
                 PixelMemory.of(photo, level),
                 photo.file(),
-                () -> Optional.of(cropped(load(photo, level), crop, height)),
+                () -> Optional.of(cropped(crop, level, height)),
                 listener);
     }
 
-    private static Picture cropped(Picture source, PhotoCrop crop, int height) {
+    private Picture cropped(PhotoCrop crop, PictureLevel level, int height) throws PhotoProblem {
         int width = (int) Math.max(1, Math.round(crop.crop().size().ratio() * height));
-        return ScreenRenderer.render(source, crop.photo(), crop.crop(), crop.crop(), width, height);
+        Optional<FillPlan> plan = FillPlan.of(crop);
+        Optional<Around> around = plan.isPresent() ? Optional.of(around(plan.get(), level)) : Optional.empty();
+        Picture source = load(crop.photo(), level);
+        return ScreenRenderer.render(source, crop.photo(), crop.crop(), crop.crop(), around, width, height);
+    }
+
+    /** Hears what was made of what lies beyond a photo, where the library is heard, and nothing once it is cancelled. */
+    public interface AroundListener {
+        void ready(Around around);
+    }
+
+    /** Asks for what lies beyond a photo, for the easel at fit. Who reads the photo itself is told what is wrong with it. */
+    public Ticket around(FillPlan plan, AroundListener listener) {
+        Photo photo = plan.photo();
+        return queue.add(Urgency.NOW, PixelMemory.of(photo, PictureLevel.PREVIEW), ticket -> {
+            try {
+                Around around = around(plan, PictureLevel.PREVIEW);
+                hear(ticket, () -> listener.ready(around));
+            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                PhotoProblem problem = PhotoProblem.of(photo.file(), e);
+                hearing.execute(() -> failures.accept(photo, problem));
+            }
+        });
+    }
+
+    private Around around(FillPlan plan, PictureLevel level) throws PhotoProblem {
+        PictureLevel fine = level == PictureLevel.FULL ? PictureLevel.PREVIEW : level;
+        Picture small = load(plan.photo(), PictureLevel.THUMBNAIL);
+        return fills.around(plan, small, fine, load(plan.photo(), fine));
     }
 
     /** Reads a picture, or waits for the thread that is reading it already. */
@@ -190,6 +220,7 @@ public final class PictureLibrary implements AutoCloseable {
     /** Forgets what was read of a photo, whose file is another one now. */
     public void forget(String file) {
         pictures.asMap().keySet().removeIf(key -> key.file().equals(file));
+        fills.forget(file);
     }
 
     private Ticket add(Urgency urgency, long bytes, String file, Making making, Listener listener) {

@@ -1,6 +1,8 @@
 package nexa.imaging.pictures;
 
+import java.util.Optional;
 import nexa.core.format.PixelSize;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Edge;
@@ -11,6 +13,7 @@ import nexa.imaging.render.AffineMap;
 import nexa.imaging.render.LightGain;
 import nexa.imaging.render.PixelMap;
 import nexa.imaging.render.ToneCurve;
+import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -33,30 +36,131 @@ public final class ScreenRenderer {
      * @param height of the result
      */
     public static Picture render(Picture source, Photo photo, Crop part, Crop crop, int width, int height) {
+        return render(source, photo, part, crop, Optional.empty(), width, height);
+    }
+
+    /**
+     * Likewise of a crop that may reach beyond the photo.
+     *
+     * @param around what the crop shows outside of it, if it reaches there
+     */
+    public static Picture render(
+            Picture source, Photo photo, Crop part, Crop crop, Optional<Around> around, int width, int height) {
         Picture result = Picture.blank(width, height);
-        double factor = source.width() / photo.size().width();
-        double shrinking = factor * part.size().width() / width;
         PixelSize size = new PixelSize(width, height);
+        double scale = width / part.size().width();
         AffineMap toPlane = AffineMap.of(part, photo.angle(), size.size());
-        PixelMap map = PixelMap.ofPlane(photo, PixelMap.SCREEN_PITCH).after(toPlane);
+        PixelMap map = PixelMap.ofPlane(photo, Optional.empty(), PixelMap.SCREEN_PITCH).after(toPlane);
         try (Mat whole = source.mat();
                 Mat target = result.mat();
-                Mat smaller = new Mat()) {
-            Mat from = whole;
-            if (shrinking > COARSE) {
-                try (org.bytedeco.opencv.opencv_core.Size shrunk = new org.bytedeco.opencv.opencv_core.Size(
-                        (int) Math.max(1, Math.round(source.width() / shrinking)),
-                        (int) Math.max(1, Math.round(source.height() / shrinking)))) {
-                    opencv_imgproc.resize(whole, smaller, shrunk, 0, 0, opencv_imgproc.INTER_AREA);
-                }
-                from = smaller;
-            }
+                Mat from = shrunk(whole, source.width() / photo.size().width(), scale)) {
             map.inPhotoScaledBy(from.cols() / photo.size().width())
                     .warp(from, target, size, opencv_imgproc.INTER_LINEAR, PixelMap.Beyond.NOTHING);
             light(target, photo, map);
-            edge(target, photo, part, crop);
+            Frame frame = Frame.of(target, photo, part, crop);
+            Edge edge = photo.preparation().edge();
+            frame.seen(target).ifPresent(seen -> {
+                around.ifPresent(there -> around(there, from, target, seen, photo, toPlane));
+                if (!edge.isNone()) {
+                    edge(target, seen, frame, edge);
+                }
+            });
         }
         return result;
+    }
+
+    /** Pixels as they are, or smaller, where they are much finer than is wanted. The caller closes it. */
+    private static Mat shrunk(Mat pixels, double factor, double wanted) {
+        double shrinking = factor / wanted;
+        if (shrinking <= COARSE) {
+            return new Mat(pixels);
+        }
+        Mat smaller = new Mat();
+        try (org.bytedeco.opencv.opencv_core.Size size = new org.bytedeco.opencv.opencv_core.Size(
+                (int) Math.max(1, Math.round(pixels.cols() / shrinking)),
+                (int) Math.max(1, Math.round(pixels.rows() / shrinking)))) {
+            opencv_imgproc.resize(pixels, smaller, size, 0, 0, opencv_imgproc.INTER_AREA);
+        }
+        return smaller;
+    }
+
+    /** What lies outside the photo, where the crop is seen. */
+    private static void around(Around around, Mat from, Mat target, Rect seen, Photo photo, AffineMap toPlane) {
+        PixelMap map = PixelMap.ofPlane(photo, around.stretch(), PixelMap.SCREEN_PITCH)
+                .after(toPlane)
+                .shifted(seen.x(), seen.y());
+        PixelSize size = new PixelSize(seen.width(), seen.height());
+        double factor = from.cols() / photo.size().width();
+        try (Mat inside = new Mat(target, seen);
+                Mat own = new Mat();
+                Rect part = part(photo, factor, from);
+                Mat counting = new Mat(from, part)) {
+            PixelMap toPart = map.inPhotoScaledBy(factor).within(part.x(), part.y());
+            PixelMap.Beyond beyond = around.stretch().isPresent() ? PixelMap.Beyond.EDGE : PixelMap.Beyond.NOTHING;
+            toPart.warp(counting, own, size, opencv_imgproc.INTER_LINEAR, beyond);
+            light(own, photo, map);
+            if (around.filled().isPresent()) {
+                Around.Filled filled = around.filled().get();
+                double scale = 1 / toPlane.right().distance(Point.ORIGIN);
+                try (Mat picture = filled.picture().mat();
+                        Mat below = shrunk(picture, filled.factor(), scale);
+                        Mat fill = new Mat()) {
+                    double smaller = (double) below.cols() / picture.cols();
+                    PixelMap toFilled = map.inPhotoScaledBy(filled.factor())
+                            .within(filled.left(), filled.top())
+                            .inPhotoScaledBy(smaller);
+                    toFilled.warp(below, fill, size, opencv_imgproc.INTER_LINEAR, PixelMap.Beyond.EDGE);
+                    over(own, fill);
+                }
+            }
+            own.copyTo(inside);
+        }
+    }
+
+    /** The pixels of what counts of the photo. */
+    private static Rect part(Photo photo, double factor, Mat pixels) {
+        Bounds remaining = photo.remaining();
+        int left = within(remaining.least().x() * factor, pixels.cols() - 1);
+        int top = within(remaining.least().y() * factor, pixels.rows() - 1);
+        int right = within(remaining.most().x() * factor, pixels.cols());
+        int bottom = within(remaining.most().y() * factor, pixels.rows());
+        return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
+    }
+
+    /** Puts one picture over another one: colour + below × (1 − alpha). */
+    private static void over(Mat upper, Mat below) {
+        try (Mat clear = new Mat();
+                Mat clears = new Mat()) {
+            opencv_core.extractChannel(upper, clear, 3);
+            opencv_core.bitwise_not(clear, clear);
+            opencv_imgproc.cvtColor(clear, clears, opencv_imgproc.COLOR_GRAY2BGRA);
+            opencv_core.insertChannel(clear, clears, 3);
+            opencv_core.multiply(below, clears, below, 1 / 255.0, -1);
+            opencv_core.add(upper, below, upper);
+        }
+    }
+
+    /** Where the crop is seen in what is shown, in its pixels. */
+    private record Frame(double left, double top, double right, double bottom) {
+        static Frame of(Mat shown, Photo photo, Crop part, Crop crop) {
+            double scale = shown.cols() / part.size().width();
+            Point middle = photo.angle()
+                    .toScreen(crop.centre().minus(part.centre()))
+                    .times(scale)
+                    .plus(new Point(shown.cols() / 2.0, shown.rows() / 2.0));
+            double across = scale * crop.size().width() / 2;
+            double down = scale * crop.size().height() / 2;
+            return new Frame(middle.x() - across, middle.y() - down, middle.x() + across, middle.y() + down);
+        }
+
+        /** The whole pixels of it that are shown; empty if there are none. */
+        Optional<Rect> seen(Mat shown) {
+            int x = within(left, shown.cols());
+            int y = within(top, shown.rows());
+            int width = within(right, shown.cols()) - x;
+            int height = within(bottom, shown.rows()) - y;
+            return width > 0 && height > 0 ? Optional.of(new Rect(x, y, width, height)) : Optional.empty();
+        }
     }
 
     /** The light that the lens took. After the map: it changes so slowly that the order shows nowhere. */
@@ -67,32 +171,17 @@ public final class ScreenRenderer {
         });
     }
 
-    /** The edge that is wanted, where the crop is seen. */
-    private static void edge(Mat shown, Photo photo, Crop part, Crop crop) {
-        Edge edge = photo.preparation().edge();
-        if (edge.isNone()) {
-            return;
-        }
-        double scale = shown.cols() / part.size().width();
-        Point middle =
-                photo.angle().toScreen(crop.centre().minus(part.centre())).times(scale);
-        double left = shown.cols() / 2.0 + middle.x() - scale * crop.size().width() / 2;
-        double top = shown.rows() / 2.0 + middle.y() - scale * crop.size().height() / 2;
-        double right = left + scale * crop.size().width();
-        double bottom = top + scale * crop.size().height();
-        int x = within(left, shown.cols());
-        int y = within(top, shown.rows());
-        int width = within(right, shown.cols()) - x;
-        int height = within(bottom, shown.rows()) - y;
-        if (width > 0 && height > 0) {
-            try (Rect seen = new Rect(x, y, width, height);
-                    Mat inside = new Mat(shown, seen)) {
-                LightGain.multiply(
-                        inside,
-                        ToneCurve.SRGB,
-                        place -> edge.gain(new Point(
-                                (x + place.x() - left) / (right - left), (y + place.y() - top) / (bottom - top))));
-            }
+    /** The edge that is wanted of the crop, where that is seen. */
+    private static void edge(Mat shown, Rect seen, Frame frame, Edge edge) {
+        double width = frame.right() - frame.left();
+        double height = frame.bottom() - frame.top();
+        try (Mat inside = new Mat(shown, seen)) {
+            LightGain.multiply(
+                    inside,
+                    ToneCurve.SRGB,
+                    place -> edge.gain(new Point(
+                            (seen.x() + place.x() - frame.left()) / width,
+                            (seen.y() + place.y() - frame.top()) / height)));
         }
     }
 

@@ -1,11 +1,13 @@
 package nexa.imaging.render;
 
 import com.google.common.primitives.Longs;
+import java.util.Optional;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shape.Stretch;
 import nexa.core.shoot.Photo;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -33,14 +35,26 @@ public final class CropRenderer {
      * @param pixels all of the photo's, as it is seen
      */
     public static Mat render(Mat pixels, Photo photo, Crop crop, PixelSize result) {
-        return render(pixels, PixelMap.ofPlane(photo, PixelMap.FILE_PITCH), crop, photo.angle(), result);
+        return render(new Canvas(pixels, 0, 0), photo, Optional.empty(), crop, result);
+    }
+
+    /**
+     * Likewise of a crop that may reach beyond the photo.
+     *
+     * @param canvas what is there of the photo and around it
+     * @param stretch by which the photo is stretched, if it is
+     */
+    public static Mat render(Canvas canvas, Photo photo, Optional<Stretch> stretch, Crop crop, PixelSize result) {
+        PixelMap fromPlane = PixelMap.ofPlane(photo, stretch, PixelMap.FILE_PITCH);
+        if (photo.angle().degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
+            Crop inCanvas = crop.withCentre(crop.centre().minus(new Point(canvas.left(), canvas.top())));
+            return unturned(canvas.pixels(), wholePixels(canvas.pixels(), inCanvas), result);
+        }
+        return render(canvas.pixels(), fromPlane.within(canvas.left(), canvas.top()), crop, photo.angle(), result);
     }
 
     /** @param fromPlane from the plane in which the crop lies to the photo */
     static Mat render(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
-        if (angle.degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
-            return unturned(photo, wholePixels(photo, crop), result);
-        }
         double finest = fromPlane.finest(crop, angle);
         Size size = crop.size().times(finest);
         if (size.width() <= result.width() && size.height() <= result.height()) {

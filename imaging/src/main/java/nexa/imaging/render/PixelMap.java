@@ -2,6 +2,7 @@ package nexa.imaging.render;
 
 import com.google.common.primitives.Doubles;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
@@ -11,6 +12,7 @@ import nexa.core.geometry.Point;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shape.Plane;
+import nexa.core.shape.Stretch;
 import nexa.core.shoot.Photo;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -39,13 +41,21 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, Frin
     /**
      * From the plane of a photo's crops to the photo as it is seen.
      *
+     * @param stretch by which the photo is stretched, if it is
      * @param pitch pixels of the result between places that are worked out exactly, where they have to be
      */
-    static PixelMap ofPlane(Photo photo, int pitch) {
+    static PixelMap ofPlane(Photo photo, Optional<Stretch> stretch, int pitch) {
         Plane plane = photo.plane();
         PixelMap map = plane.isBent()
                 ? new GridMap(plane::toPhoto, pitch)
                 : plane.homography().<PixelMap>map(ProjectiveMap::new).orElse(SAME);
+        if (stretch.isPresent()) {
+            map = new GridMap(place -> stretch.get().toPhoto(plane.toPhoto(place)), pitch);
+        }
+        return withFringes(map, photo, pitch);
+    }
+
+    private static PixelMap withFringes(PixelMap map, Photo photo, int pitch) {
         return photo.preparation()
                 .lens()
                 .filter(Lens::hasFringes)

@@ -1,0 +1,86 @@
+package nexa.desktop.session;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.shoot.EdgeTexture;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Preparation;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.ShootDraft;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.pictures.PictureLibrary;
+import nexa.imaging.pictures.TextureReading;
+import nexa.imaging.work.Latest;
+
+/** Reads how busy photos are inside their edges, as soon as a crop reaches beyond these, and lets the shoot learn it. */
+final class Textures {
+    /** So many are told at once: each time the views are stirred. */
+    private static final int AT_A_TIME = 8;
+
+    /** A photo as it was asked for. */
+    private record Asked(String file, Preparation sides) {}
+
+    private final Path folder;
+    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PictureLibrary pictures;
+    private final Turns turns;
+    private final Predicate<Photo> isReady;
+    private final Latest<List<Photo>> wanting = Background.latest(this::read);
+    private final Set<Asked> asked = new HashSet<>();
+
+    Textures(
+            Path folder,
+            ReadOnlyObjectWrapper<Shoot> shoot,
+            PictureLibrary pictures,
+            Turns turns,
+            Predicate<Photo> isReady) {
+        this.folder = folder;
+        this.shoot = shoot;
+        this.pictures = pictures;
+        this.turns = turns;
+        this.isReady = isReady;
+        shoot.addListener((observed, before, now) -> wanting.ask(() -> TextureReading.wanted(now)));
+    }
+
+    private void read(List<Photo> wanted) {
+        List<Photo> news = wanted.stream()
+                .filter(isReady)
+                .filter(photo -> asked.add(new Asked(photo.file(), EdgeTexture.sides(photo.preparation()))))
+                .toList();
+        for (int i = 0; i < news.size(); i += AT_A_TIME) {
+            List<Photo> part = news.subList(i, Math.min(news.size(), i + AT_A_TIME));
+            pictures.whenIdle(() -> tell(part));
+        }
+    }
+
+    private void tell(List<Photo> photos) {
+        Map<String, EdgeTexture> read = new HashMap<>();
+        for (Photo photo : photos) {
+            try {
+                read.put(photo.file(), TextureReading.of(folder, photo));
+            } catch (PhotoProblem e) {
+                // Whoever shows it tells.
+                continue;
+            }
+        }
+        Platform.runLater(() -> turns.now(() -> {
+            ShootDraft draft = shoot.get().draft();
+            read.forEach((file, texture) -> draft.before()
+                    .find(file)
+                    .ifPresent(there -> draft.change(file, photo -> photo.withTexture(texture))));
+            shoot.set(draft.shoot());
+        }));
+    }
+
+    /** What is being worked out is not wanted any more. */
+    void stop() {
+        wanting.forget();
+    }
+}

@@ -1,0 +1,200 @@
+package nexa.imaging.fill;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.series.FillPlan;
+import nexa.core.shoot.Beyond;
+import nexa.core.shoot.EdgeTexture;
+import nexa.core.shoot.Preparation;
+import nexa.core.shoot.Subject;
+import nexa.core.shoot.Trim;
+import nexa.imaging.decode.ColourProfile;
+import nexa.imaging.render.Canvas;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/**
+ * What lies beyond a photo's edge, solved by a small picture of it. From the picture: where the band inside a side is calm, its
+ * edge goes on; elsewhere patches of the picture are put together.
+ */
+public final class EdgeFill {
+    /** The long side, or a little more, of the small picture that everything is solved by. */
+    public static final int SMALL = 400;
+
+    /** Inside a side that is less busy the edge just goes on: patches put something there that was not. */
+    private static final double CALM = 3;
+
+    private static final int ROUNDS = 4;
+    private static final int LAST_ROUNDS = 2;
+    /** Margins of so few pixels are solved at once. */
+    private static final int COARSEST = 5;
+
+    private final FillPlan plan;
+    private final WorkMargins margins;
+    private final Optional<Field> field;
+
+    /** By which it is known that two crops' fills are the same. */
+    public record Key(
+            String file,
+            Preparation pixels,
+            WorkMargins margins,
+            Beyond.Fill fill,
+            Beyond beyond,
+            Optional<Subject> spared) {
+        /** The same but for the margins. */
+        public Key withMarginsOf(Key other) {
+            return new Key(file, pixels, other.margins, fill, beyond, spared);
+        }
+
+        public static Key of(FillPlan plan) {
+            return new Key(
+                    plan.photo().file(),
+                    EdgeTexture.sides(plan.photo().preparation()),
+                    WorkMargins.of(plan.margins(), plan.photo().remaining().size()),
+                    plan.fill(),
+                    plan.beyond(),
+                    plan.spared());
+        }
+    }
+
+    private EdgeFill(FillPlan plan, WorkMargins margins, Optional<Field> field) {
+        this.plan = plan;
+        this.margins = margins;
+        this.field = field;
+    }
+
+    /**
+     * Solves a fill.
+     *
+     * @param small the photo as it is seen, its long side {@link #SMALL}; BGRA of 8 bits, multiplied by alpha
+     */
+    public static EdgeFill of(FillPlan plan, Mat small) {
+        WorkMargins margins = WorkMargins.of(
+                plan.margins(), plan.photo().remaining().size());
+        if (plan.fill() != Beyond.Fill.PICTURE) {
+            return new EdgeFill(plan, margins, Optional.empty());
+        }
+        WorkPicture work = WorkPicture.of(small, BandTexture.shares(plan.photo()), WorkMargins.LONG_SIDE);
+        EdgeTexture texture = BandTexture.of(plan.photo(), small);
+        return new EdgeFill(plan, margins, Optional.of(solved(work, margins, texture, spared(plan, work))));
+    }
+
+    private static Optional<PatchSearch.Circle> spared(FillPlan plan, WorkPicture work) {
+        Size photo = plan.photo().size();
+        Bounds part = plan.photo().remaining();
+        double factor = work.width() / part.size().width();
+        return plan.spared().map(spared -> {
+            Point at = new Point(spared.at().x() * photo.width(), spared.at().y() * photo.height())
+                    .minus(part.least())
+                    .times(factor);
+            return new PatchSearch.Circle(at.x(), at.y(), FillPlan.radius(spared, photo) * factor);
+        });
+    }
+
+    private static Field solved(
+            WorkPicture work, WorkMargins margins, EdgeTexture texture, Optional<PatchSearch.Circle> spared) {
+        Set<Trim.Side> calm = EnumSet.noneOf(Trim.Side.class);
+        boolean isTiny = Math.min(work.width(), work.height()) < 2 * PatchSearch.SIDE;
+        boolean isAllCalm = true;
+        for (Trim.Side side : Trim.Side.values()) {
+            int steps = EdgeTexture.steps(margins.of(side), WorkMargins.LONG_SIDE);
+            if (steps == 0 || isTiny || texture.inside(side, steps) < CALM) {
+                calm.add(side);
+            } else {
+                isAllCalm = false;
+            }
+        }
+        Field field =
+                isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
+        CalmBand.fill(field, calm);
+        return field;
+    }
+
+    /** Filled with patches, from coarse to fine. */
+    private static Field patched(WorkPicture work, WorkMargins margins, Optional<PatchSearch.Circle> spared) {
+        int levels = 1;
+        while (margins.widest() >> (levels - 1) > COARSEST
+                && Math.min(work.width(), work.height()) >> levels >= 3 * PatchSearch.SIDE) {
+            levels++;
+        }
+        WorkPicture[] pictures = new WorkPicture[levels];
+        pictures[0] = work;
+        for (int i = 1; i < levels; i++) {
+            pictures[i] = pictures[i - 1].half();
+        }
+        Optional<Field> solved = Optional.empty();
+        for (int i = levels - 1; i >= 0; i--) {
+            Field field = new Field(pictures[i], margins.halved(i), PatchSearch.REACH);
+            double factor = 1.0 / (1 << i);
+            new PatchSearch(field, spared.map(circle -> circle.times(factor)), i)
+                    .solve(solved, i == 0 ? LAST_ROUNDS : ROUNDS, i == 0);
+            solved = Optional.of(field);
+        }
+        return solved.orElseThrow();
+    }
+
+    /**
+     * The photo's own pixels with room around them. A stretched photo has none: its own pixels are drawn out.
+     *
+     * @param pixels all of the photo's as it is seen, at any size: grey, BGR or BGRA, of 8 or 16 bits
+     * @param profile of their colours; empty for sRGB
+     */
+    public Canvas canvas(Mat pixels, Optional<ColourProfile> profile) {
+        Rect part = part(pixels);
+        if (plan.stretch().isPresent()) {
+            return new Canvas(new Mat(pixels, part), part.x(), part.y());
+        }
+        Bounds remaining = plan.photo().remaining();
+        double factor = Math.max(1, remaining.size().longSide() / WorkMargins.LONG_SIDE)
+                * pixels.cols()
+                / plan.photo().size().width();
+        int left = wide(margins.left(), factor);
+        int top = wide(margins.top(), factor);
+        Mat canvas = new Mat();
+        try (Mat inside = new Mat(pixels, part);
+                Scalar colour = colour(inside, profile)) {
+            opencv_core.copyMakeBorder(
+                    inside,
+                    canvas,
+                    top,
+                    wide(margins.bottom(), factor),
+                    left,
+                    wide(margins.right(), factor),
+                    opencv_core.BORDER_CONSTANT,
+                    colour);
+        }
+        field.ifPresent(solved ->
+                FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
+        return new Canvas(canvas, part.x() - left, part.y() - top);
+    }
+
+    private static int wide(int margin, double factor) {
+        return (int) Math.ceil(margin * factor);
+    }
+
+    /** The whole pixels of what counts of the photo. */
+    private Rect part(Mat pixels) {
+        Bounds remaining = plan.photo().remaining();
+        Size photo = plan.photo().size();
+        double across = pixels.cols() / photo.width();
+        double down = pixels.rows() / photo.height();
+        // What a trim by fractions means is a whole pixel but for rounding.
+        int left = (int) Math.ceil(remaining.least().x() * across - 0.01);
+        int top = (int) Math.ceil(remaining.least().y() * down - 0.01);
+        int right = (int) Math.floor(remaining.most().x() * across + 0.01);
+        int bottom = (int) Math.floor(remaining.most().y() * down + 0.01);
+        return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
+    }
+
+    private Scalar colour(Mat inside, Optional<ColourProfile> profile) {
+        return plan.fill() == Beyond.Fill.COLOUR
+                ? PlainColour.of(plan.beyond().colour(), inside, profile)
+                : new Scalar(0, 0, 0, 0);
+    }
+}
