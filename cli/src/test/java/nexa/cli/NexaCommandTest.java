@@ -70,6 +70,20 @@ class NexaCommandTest {
         assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
     }
 
+    @Test
+    void whatIsNotPhotoIsToldOfACropThatReachesBeyondAndOnlyOfThat() throws Exception {
+        document(DOCUMENT.replace("\"size\": [0.5, 0.5625]", "\"size\": [1.25, 1.40625], \"reaches\": true")
+                .replace("\"angle\": 2", "\"angle\": 0"));
+        assertThat(run("crops", folder.toString(), "--json")).isZero();
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        JsonNode beyond = crops.get(0).get("beyond");
+        assertThat(beyond.get("share").asDouble()).isCloseTo(1 - 1 / (1.25 * 1.40625), within(1e-9));
+        assertThat(beyond.get("fill").asText()).isEqualTo("picture");
+        assertThat(beyond.get("passing").asText()).isEqualTo("passes");
+        assertThat(crops.get(0).get("kept").asDouble()).isCloseTo(1, within(1e-9));
+        assertThat(crops.get(3).has("beyond")).isFalse();
+    }
+
     /** Centre, size, corners and ppi are told where the perspective is put right; how that lies in the photo too. */
     @Test
     void aCropWithItsPerspectivePutRightIsToldInThePlaneAndInThePhoto() throws Exception {

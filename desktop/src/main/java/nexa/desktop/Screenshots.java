@@ -80,7 +80,9 @@ final class Screenshots {
         views.add(Map.entry("trim", this::trim));
         views.add(Map.entry("perspective", this::makeParallel));
         views.add(Map.entry("lens", this::putLensRight));
+        views.add(Map.entry("beyond", this::reachBeyond));
         views.add(Map.entry("hand-over", () -> {
+            shell.session().orElseThrow().formatProperty().set("page");
             for (int done = 0; done < 3; done++) {
                 shell.session().orElseThrow().edits().undo();
             }
@@ -151,6 +153,14 @@ final class Screenshots {
                 (FromLines.Solved) new FromLines(photo.size(), Optional.empty(), focal35).solve(lines);
         Perspective perspective = Perspective.none(solved.focal35()).by(solved, lines);
         return photo.withPerspective(Optional.of(perspective)).withAngle(solved.angle());
+    }
+
+    /** The shelf whose banner takes in room at both sides. */
+    private void reachBeyond() {
+        ShootSession session = shell.session().orElseThrow();
+        session.formatProperty().set("banner");
+        session.goTo(Optional.of("fern-0180.jpg"));
+        fire("#desk-level");
     }
 
     /** The shelf that the lens bent. */

@@ -40,9 +40,10 @@ class PackagesTest {
             "render", Set.of(),
             "decode", Set.of(),
             "facts", Set.of("decode"),
-            "pictures", Set.of("decode", "facts", "render", "work"),
+            "fill", Set.of("decode", "render"),
+            "pictures", Set.of("decode", "facts", "fill", "render", "work"),
             "find", Set.of("decode", "pictures"),
-            "deliver", Set.of("decode", "facts", "pictures", "render", "work"));
+            "deliver", Set.of("decode", "facts", "fill", "pictures", "render", "work"));
 
     private static final Set<String> SHARED =
             Set.of("parts", "session", "picture", "formats", "series", "find", "lens");

@@ -49,8 +49,7 @@ final class BeyondJson {
     }
 
     private static Subject circle(JsonPlace place) throws JsonPlace.Misfit {
-        Point at = new Point(
-                place.required("x").number(), place.required("y").number());
+        Point at = new Point(place.required("x").number(), place.required("y").number());
         OptionalDouble radius = place.optional("r", OptionalDouble.empty(), r -> OptionalDouble.of(r.number()));
         return place.make(() -> new Subject(at, radius));
     }

@@ -27,8 +27,8 @@ final class DocumentFields {
             .collect(Collectors.toUnmodifiableSet());
     static final Set<String> IDENTITY = Set.of("bytes", "digest");
     static final Set<String> SUBJECT = Set.of("at", "radius");
-    static final Set<String> CROP = Set.of(
-            "state", "centre", "size", "turn", "tune", "carry", "accepted", "done", "reaches", "beyond");
+    static final Set<String> CROP =
+            Set.of("state", "centre", "size", "turn", "tune", "carry", "accepted", "done", "reaches", "beyond");
     static final Set<String> TUNE = Set.of("dx", "dy", "zoom");
 
     /** How JPEG's ways of keeping colour are known everywhere. */

@@ -250,9 +250,7 @@ final class DocumentWriter {
         }
         entry.reaches().ifPresent(reaches -> node.put("reaches", reaches));
         if (!entry.beyond().equals(Beyond.USUAL)) {
-            node.set(
-                    "beyond",
-                    keeping(BeyondJson.write(entry.beyond()), earlier.path("beyond"), BeyondJson.FIELDS));
+            node.set("beyond", keeping(BeyondJson.write(entry.beyond()), earlier.path("beyond"), BeyondJson.FIELDS));
         }
         return keeping(node, earlier, DocumentFields.CROP);
     }

@@ -38,7 +38,8 @@ class ShootDocumentTest {
                   "tolerance": { "tightness": 0.1, "position": 0.02 },
                   "file": { "type": "jpeg", "quality": 88, "sampling": "4:2:0", "depth": 16, "colour": "srgb",
                             "enlarge": false, "folder": "catalogue", "name": "{shoot} {photo}", "varnish": true } },
-                { "id": "free", "name": "Free", "ratio": "free", "goes": "waits", "paper": { "grain": "fine" } } ],
+                { "id": "free", "name": "Free", "ratio": "free", "goes": "waits", "reaches": true,
+                  "paper": { "grain": "fine" } } ],
               "photos": [
                 { "file": "a.jpg", "pixels": [6000, 4000], "turn": 90, "mirror": true, "mark": "select", "angle": -2.3,
                   "subject": { "at": [0.41, 0.52], "radius": 0.08, "by": "hand" }, "stars": 3,
@@ -51,7 +52,9 @@ class ShootDocumentTest {
                   "crops": {
                     "page": { "state": "follow", "turn": "wide", "tune": { "dx": 0.02, "dy": 0.01, "zoom": 1.04 },
                               "carry": ["tightness"], "centre": [0.4, 0.4], "size": [0.5, 0.5], "accepted": true },
-                    "free": { "done": true } } } ] }
+                    "free": { "done": true, "reaches": false,
+                              "beyond": { "fill": "colour", "colour": "#f4f1ea", "method": 1, "why": "sky",
+                                          "protect": { "x": 0.4, "y": 0.5, "r": 0.1 } } } } } ] }
             """;
 
     @TempDir
@@ -125,6 +128,12 @@ class ShootDocumentTest {
                     "file": "a.jpg"           | "file": "x/../../a.jpg"    | photos[0].file
                     "file": "b.jpg"           | "file": "a.jpg"            | photos[1].file is listed twice
                     "goes": "waits"           | "goes": "maybe"            | formats[1].goes
+                    "reaches": false          | "reaches": "no"            | photos[1].crops.free.reaches
+                    "colour": "#f4f1ea"       | "colour": "cream"          | cream is no colour
+                    "colour": "#f4f1ea"       | "colour": "#f4f1e"         | photos[1].crops.free.beyond.colour
+                    "fill": "colour"          | "fill": "magic"            | photos[1].crops.free.beyond.fill
+                    "method": 1               | "method": 2                | photos[1].crops.free.beyond.method
+                    "r": 0.1                  | "r": -1                    | photos[1].crops.free.beyond.protect
                     "id": "free"              | "id": "page"               | formats[1].id is used twice
                     "dx": 0.02                | "dx": 1e308                | photos[1].crops.page.tune
                     "zoom": 1.04              | "zoom": 1e308              | photos[1].crops.page.tune

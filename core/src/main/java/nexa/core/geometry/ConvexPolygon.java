@@ -153,8 +153,8 @@ final class ConvexPolygon implements Region {
     @Override
     public Point nearestCentre(Point wished, Size crop, Angle angle) {
         return new NearestInside(edges.stream()
-                        .map(edge ->
-                                new NearestInside.Limit(edge.x(), edge.y(), edge.limit() - held * edge.reach(crop, angle)))
+                        .map(edge -> new NearestInside.Limit(
+                                edge.x(), edge.y(), edge.limit() - held * edge.reach(crop, angle)))
                         .toList())
                 .to(wished);
     }

@@ -94,8 +94,7 @@ public final class Outline {
     /** Whether a crop lies inside as far as it has to, or beyond the edges by no more than {@code slack} pixels. */
     public boolean contains(Crop crop, double slack) {
         return region.edges().stream()
-                .allMatch(edge -> edge.beyond(crop.centre()) + region.held() * edge.reach(crop.size(), angle)
-                        <= slack);
+                .allMatch(edge -> edge.beyond(crop.centre()) + region.held() * edge.reach(crop.size(), angle) <= slack);
     }
 
     /** The factor that makes a crop of this size the largest of its shape that fits; above 1 when there is room. */

@@ -30,10 +30,10 @@ public enum Passing {
         }
         OptionalDouble busiest = plan.photo()
                 .texture()
-                .filter(texture -> texture.seen()
-                        .equals(EdgeTexture.sides(plan.photo().preparation())))
-                .map(texture -> texture.busiest(
-                        plan.margins(), plan.photo().remaining().size()))
+                .filter(texture ->
+                        texture.seen().equals(EdgeTexture.sides(plan.photo().preparation())))
+                .map(texture ->
+                        texture.busiest(plan.margins(), plan.photo().remaining().size()))
                 .orElse(OptionalDouble.empty());
         return busiest.isPresent() ? Optional.of(of(busiest.getAsDouble())) : Optional.empty();
     }

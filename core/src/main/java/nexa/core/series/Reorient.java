@@ -107,8 +107,8 @@ public enum Reorient {
 
     /** An entry with what is spared of the photo where that comes to lie. */
     private static CropEntry moved(CropEntry entry, UnaryOperator<Point> move) {
-        return entry.withBeyond(
-                entry.beyond().withSpared(entry.beyond().spared().map(spot -> spot.movedTo(move.apply(spot.at())))));
+        return entry.withBeyond(entry.beyond()
+                .withSpared(entry.beyond().spared().map(spot -> spot.movedTo(move.apply(spot.at())))));
     }
 
     private static CropEntry quarter(CropEntry entry, Photo turned, Format format) {

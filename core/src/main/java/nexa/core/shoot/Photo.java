@@ -4,8 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import nexa.core.format.PixelSize;
 import nexa.core.format.Format;
+import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Orientation;
@@ -261,6 +261,14 @@ public record Photo(
     /** This photo with what was said of another one, or of another state of it, keeping what was read of it. */
     public Photo saying(Photo other) {
         return new Photo(
-                file, pixels, identity, texture, other.preparation, other.mark, other.subject, other.hasNoSubject, other.crops);
+                file,
+                pixels,
+                identity,
+                texture,
+                other.preparation,
+                other.mark,
+                other.subject,
+                other.hasNoSubject,
+                other.crops);
     }
 }

@@ -2,8 +2,8 @@ package nexa.desktop.easel;
 
 import java.util.Optional;
 import java.util.function.Consumer;
-import nexa.core.crop.Handle;
 import nexa.core.crop.CatchEdge;
+import nexa.core.crop.Handle;
 import nexa.core.crop.Resize;
 import nexa.core.crop.Slide;
 import nexa.core.crop.Tighten;

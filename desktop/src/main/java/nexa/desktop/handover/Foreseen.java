@@ -31,7 +31,8 @@ record Foreseen(
         List<DeliveryCheck.Finding> findings = DeliveryCheck.of(now.shoot(), now.reading(), plan).stream()
                 .filter(finding -> shown.contains(finding.file()))
                 .toList();
-        return new Foreseen(plan, findings, DeliveryCheck.sharesBeyond(plan), DeliveryCheck.likelyBytes(plan), room(destination));
+        return new Foreseen(
+                plan, findings, DeliveryCheck.sharesBeyond(plan), DeliveryCheck.likelyBytes(plan), room(destination));
     }
 
     private static long room(Path destination) {

@@ -35,8 +35,7 @@ public final class PhotoStage extends Region {
 
     public PhotoStage(PictureLibrary library) {
         this.reading = new StageReading(library, new Reading());
-        this.drawing =
-                new StageDrawing(reading, new StageAround(library, this::drawAnew), density, this::present);
+        this.drawing = new StageDrawing(reading, new StageAround(library, this::drawAnew), density, this::present);
         getStyleClass().add("stage");
         getChildren().add(drawing.node());
         getChildren().addAll(tools.nodes());

@@ -33,7 +33,7 @@ final class StageAround {
             return Optional.empty();
         }
         if (plan.get().stretch().isPresent()) {
-            return plan.get().stretch().map(Around::stretched);
+            return plan.get().stretch().map(Around::of);
         }
         EdgeFill.Key key = EdgeFill.Key.of(plan.get());
         if (made.filter(one -> one.key().equals(key)).isEmpty()) {

@@ -28,6 +28,7 @@ final class StageDrawing {
     private Optional<StagePicture.Drawing> drawing = Optional.empty();
     /** How the photo is to lie, which may not be drawn yet. */
     private Lying wanted;
+
     private boolean isWhole;
 
     /**
@@ -79,10 +80,10 @@ final class StageDrawing {
         Photo photo = base.photo();
         wanted = target;
         Optional<Around> beyond = beyond(base, target);
-        boolean isShift = drawing.filter(drawn -> drawn.shows(photo, target, beyond))
-                        .isPresent()
-                && target.projection().isShiftOf(drawing.get().projection())
-                && reaches(target.projection());
+        boolean isShift =
+                drawing.filter(drawn -> drawn.shows(photo, target, beyond)).isPresent()
+                        && target.projection().isShiftOf(drawing.get().projection())
+                        && reaches(target.projection());
         if (isShift) {
             present(target);
         }

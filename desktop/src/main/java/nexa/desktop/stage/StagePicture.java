@@ -81,12 +81,7 @@ final class StagePicture {
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
     void draw(
-            Picture source,
-            Photo photo,
-            Lying lying,
-            Detail detail,
-            Optional<Around> around,
-            Consumer<Drawing> done) {
+            Picture source, Photo photo, Lying lying, Detail detail, Optional<Around> around, Consumer<Drawing> done) {
         if (!asked.isEmpty()) {
             asked.getLast().drop();
         }
@@ -105,7 +100,8 @@ final class StagePicture {
         queue.add(
                 Urgency.AHEAD,
                 WorkQueue.LIGHT,
-                ticket -> hear(ticket, drawn(source, photo, lying, new Detail(BEYOND, density), Optional.empty()), done));
+                ticket ->
+                        hear(ticket, drawn(source, photo, lying, new Detail(BEYOND, density), Optional.empty()), done));
     }
 
     private static void hear(Ticket ticket, Drawing drawing, Consumer<Drawing> done) {
@@ -122,8 +118,7 @@ final class StagePicture {
         asked.clear();
     }
 
-    private static Drawing drawn(
-            Picture source, Photo photo, Lying target, Detail detail, Optional<Around> around) {
+    private static Drawing drawn(Picture source, Photo photo, Lying target, Detail detail, Optional<Around> around) {
         Projection projection = target.projection();
         double larger = (1 + 2 * detail.beyond()) * detail.density();
         int width = (int) Math.ceil(projection.stage().width() * larger);

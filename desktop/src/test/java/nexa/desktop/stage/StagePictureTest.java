@@ -40,7 +40,8 @@ class StagePictureTest {
         CompletableFuture<StagePicture.Drawing> drawing = new CompletableFuture<>();
         on(() -> {
             Lying lying = new Lying(projection, new Crop(new Point(200, 100), new Size(400, 200)));
-            renderer.draw(photo, PHOTO, lying, new StagePicture.Detail(beyond, density), Optional.empty(), drawing::complete);
+            renderer.draw(
+                    photo, PHOTO, lying, new StagePicture.Detail(beyond, density), Optional.empty(), drawing::complete);
             return null;
         });
         return drawing.get(20, TimeUnit.SECONDS);

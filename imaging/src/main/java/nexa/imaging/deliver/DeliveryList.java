@@ -38,7 +38,7 @@ final class DeliveryList {
         "pixels down",
         "ppi",
         "warnings",
-        "% not photo",
+        "beyond",
         "fill",
         "passing"
     };
@@ -119,7 +119,7 @@ final class DeliveryList {
                 item.crop().output().height(),
                 item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "",
                 warnings,
-                number(100 * item.crop().beyond()),
+                String.format(Locale.ROOT, "%.4f", item.crop().beyond()),
                 FillPlan.of(item.crop())
                         .map(plan -> EnumName.of(plan.fill(), " "))
                         .orElse(""),

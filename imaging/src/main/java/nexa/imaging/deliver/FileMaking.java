@@ -93,7 +93,10 @@ final class FileMaking implements AutoCloseable {
                     String.valueOf(attributes.size()),
                     attributes.lastModifiedTime().toString(),
                     photo.preparation().fingerprint(),
-                    item.crop().crop() + FillPlan.of(item.crop()).map(FillPlan::fingerprint).orElse(""),
+                    item.crop().crop()
+                            + FillPlan.of(item.crop())
+                                    .map(FillPlan::fingerprint)
+                                    .orElse(""),
                     item.crop().output().toString(),
                     item.format().file().toString(),
                     paperPpi(item).toString(),

@@ -40,8 +40,7 @@ public final class BandTexture {
                 int across = side == Trim.Side.RIGHT ? picture.width() - 1 - d : d;
                 int down = side == Trim.Side.BOTTOM ? picture.height() - 1 - d : d;
                 for (int c = 0; c < 3; c++) {
-                    values[c][d][i] = picture.nearest(
-                            side.isUpright() ? across : i, side.isUpright() ? i : down, c);
+                    values[c][d][i] = picture.nearest(side.isUpright() ? across : i, side.isUpright() ? i : down, c);
                     values[3][d][i] += LIGHT[c] * values[c][d][i];
                 }
             }

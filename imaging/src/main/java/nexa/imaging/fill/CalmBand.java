@@ -44,7 +44,8 @@ final class CalmBand {
         int at = y * field.width + x;
         int column = x - field.left;
         int row = y - field.top;
-        field.fromX[at] = field.left + inwards(column, field.picture.width(), field.margins.left(), field.margins.right());
+        field.fromX[at] =
+                field.left + inwards(column, field.picture.width(), field.margins.left(), field.margins.right());
         field.fromY[at] = field.top + inwards(row, field.picture.height(), field.margins.top(), field.margins.bottom());
         double across = field.beyondX(x);
         double down = field.beyondY(y);

@@ -75,8 +75,8 @@ public final class EdgeFill {
      * @param small the photo as it is seen, its long side {@link #SMALL}; BGRA of 8 bits, multiplied by alpha
      */
     public static EdgeFill of(FillPlan plan, Mat small) {
-        WorkMargins margins = WorkMargins.of(
-                plan.margins(), plan.photo().remaining().size());
+        WorkMargins margins =
+                WorkMargins.of(plan.margins(), plan.photo().remaining().size());
         if (plan.fill() != Beyond.Fill.PICTURE) {
             return new EdgeFill(plan, margins, Optional.empty());
         }
@@ -110,8 +110,7 @@ public final class EdgeFill {
                 isAllCalm = false;
             }
         }
-        Field field =
-                isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
+        Field field = isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
         CalmBand.fill(field, calm);
         return field;
     }
@@ -169,8 +168,7 @@ public final class EdgeFill {
                     opencv_core.BORDER_CONSTANT,
                     colour);
         }
-        field.ifPresent(solved ->
-                FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
+        field.ifPresent(solved -> FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
         return new Canvas(canvas, part.x() - left, part.y() - top);
     }
 

@@ -58,7 +58,9 @@ final class FieldPainter {
         float red = field.colour[3 * at] - field.colour[3 * from];
         float green = field.colour[3 * at + 1] - field.colour[3 * from + 1];
         float blue = field.colour[3 * at + 2] - field.colour[3 * from + 2];
-        float[] own = channels < 3 ? new float[] {.299f * red + .587f * green + .114f * blue} : new float[] {blue, green, red};
+        float[] own = channels < 3
+                ? new float[] {.299f * red + .587f * green + .114f * blue}
+                : new float[] {blue, green, red};
         for (int c = 0; c < own.length; c++) {
             off[channels * at + c] = samples.ofEight(own[c]);
         }

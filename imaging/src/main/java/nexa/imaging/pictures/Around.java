@@ -17,9 +17,8 @@ import org.bytedeco.opencv.opencv_core.Mat;
  *
  * @param stretch by which the photo is stretched, if it is
  * @param filled else the photo with room around it
- * @param fill how it was made
  */
-public record Around(Optional<Stretch> stretch, Optional<Filled> filled, Optional<EdgeFill> fill) {
+public record Around(Optional<Stretch> stretch, Optional<Filled> filled) {
 
     /**
      * A photo with room around it, as light as its lens is to leave it.
@@ -31,8 +30,8 @@ public record Around(Optional<Stretch> stretch, Optional<Filled> filled, Optiona
     public record Filled(Picture picture, int left, int top, double factor) {}
 
     /** Stretched: nothing has to be made for it. */
-    public static Around stretched(Stretch stretch) {
-        return new Around(Optional.of(stretch), Optional.empty(), Optional.empty());
+    public static Around of(Stretch stretch) {
+        return new Around(Optional.of(stretch), Optional.empty());
     }
 
     /** Paints what lies around a picture of a photo. */

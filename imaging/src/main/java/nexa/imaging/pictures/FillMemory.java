@@ -20,7 +20,8 @@ final class FillMemory {
     private final Cache<Painted, Around.Filled> painted = CacheBuilder.newBuilder()
             .concurrencyLevel(1)
             .maximumWeight(MOST_BYTES)
-            .weigher((Painted key, Around.Filled filled) -> (int) filled.picture().bytes())
+            .weigher((Painted key, Around.Filled filled) ->
+                    (int) filled.picture().bytes())
             .build();
 
     /**
@@ -30,7 +31,20 @@ final class FillMemory {
      * @param picture the photo's picture at the level that is wanted
      */
     Around around(FillPlan plan, Picture small, PictureLevel level, Picture picture) {
+        if (plan.stretch().isPresent()) {
+            return Around.of(plan.stretch().get());
+        }
         EdgeFill.Key key = EdgeFill.Key.of(plan);
+        Painted at = new Painted(key, level);
+        Around.Filled filled = painted.getIfPresent(at);
+        if (filled == null) {
+            filled = Around.filled(solved(key, plan, small), plan.photo(), picture);
+            painted.put(at, filled);
+        }
+        return new Around(Optional.empty(), Optional.of(filled));
+    }
+
+    private EdgeFill solved(EdgeFill.Key key, FillPlan plan, Picture small) {
         EdgeFill fill = solved.getIfPresent(key);
         if (fill == null) {
             try (Mat bgra = small.mat()) {
@@ -38,16 +52,7 @@ final class FillMemory {
             }
             solved.put(key, fill);
         }
-        if (plan.stretch().isPresent()) {
-            return new Around(plan.stretch(), Optional.empty(), Optional.of(fill));
-        }
-        Painted at = new Painted(key, level);
-        Around.Filled filled = painted.getIfPresent(at);
-        if (filled == null) {
-            filled = Around.filled(fill, plan.photo(), picture);
-            painted.put(at, filled);
-        }
-        return new Around(Optional.empty(), Optional.of(filled), Optional.of(fill));
+        return fill;
     }
 
     /** Forgets what was made of a photo, whose file is another one now. */

@@ -50,7 +50,8 @@ public final class ScreenRenderer {
         PixelSize size = new PixelSize(width, height);
         double scale = width / part.size().width();
         AffineMap toPlane = AffineMap.of(part, photo.angle(), size.size());
-        PixelMap map = PixelMap.ofPlane(photo, Optional.empty(), PixelMap.SCREEN_PITCH).after(toPlane);
+        PixelMap map =
+                PixelMap.ofPlane(photo, Optional.empty(), PixelMap.SCREEN_PITCH).after(toPlane);
         try (Mat whole = source.mat();
                 Mat target = result.mat();
                 Mat from = shrunk(whole, source.width() / photo.size().width(), scale)) {
@@ -76,9 +77,9 @@ public final class ScreenRenderer {
             return new Mat(pixels);
         }
         Mat smaller = new Mat();
-        try (org.bytedeco.opencv.opencv_core.Size size = new org.bytedeco.opencv.opencv_core.Size(
-                (int) Math.max(1, Math.round(pixels.cols() / shrinking)),
-                (int) Math.max(1, Math.round(pixels.rows() / shrinking)))) {
+        try (org.bytedeco.opencv.opencv_core.Size size =
+                new org.bytedeco.opencv.opencv_core.Size((int) Math.max(1, Math.round(pixels.cols() / shrinking)), (int)
+                        Math.max(1, Math.round(pixels.rows() / shrinking)))) {
             opencv_imgproc.resize(pixels, smaller, size, 0, 0, opencv_imgproc.INTER_AREA);
         }
         return smaller;

@@ -45,16 +45,20 @@ public final class CropRenderer {
      * @param stretch by which the photo is stretched, if it is
      */
     public static Mat render(Canvas canvas, Photo photo, Optional<Stretch> stretch, Crop crop, PixelSize result) {
-        PixelMap fromPlane = PixelMap.ofPlane(photo, stretch, PixelMap.FILE_PITCH);
-        if (photo.angle().degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
-            Crop inCanvas = crop.withCentre(crop.centre().minus(new Point(canvas.left(), canvas.top())));
-            return unturned(canvas.pixels(), wholePixels(canvas.pixels(), inCanvas), result);
-        }
-        return render(canvas.pixels(), fromPlane.within(canvas.left(), canvas.top()), crop, photo.angle(), result);
+        return render(canvas, PixelMap.ofPlane(photo, stretch, PixelMap.FILE_PITCH), crop, photo.angle(), result);
     }
 
     /** @param fromPlane from the plane in which the crop lies to the photo */
-    static Mat render(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
+    static Mat render(Canvas canvas, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
+        Mat pixels = canvas.pixels();
+        if (angle.degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
+            Crop inCanvas = crop.withCentre(crop.centre().minus(new Point(canvas.left(), canvas.top())));
+            return unturned(pixels, wholePixels(pixels, inCanvas), result);
+        }
+        return turned(pixels, fromPlane.within(canvas.left(), canvas.top()), crop, angle, result);
+    }
+
+    private static Mat turned(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
         double finest = fromPlane.finest(crop, angle);
         Size size = crop.size().times(finest);
         if (size.width() <= result.width() && size.height() <= result.height()) {

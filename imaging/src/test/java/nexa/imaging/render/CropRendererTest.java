@@ -231,7 +231,11 @@ class CropRendererTest {
     }
 
     private static byte[] render(byte[] photo, int channels, Crop crop, Angle angle, PixelSize size) {
-        return render(photo, channels, size, mat -> CropRenderer.render(mat, PixelMap.SAME, crop, angle, size));
+        return render(
+                photo,
+                channels,
+                size,
+                mat -> CropRenderer.render(new Canvas(mat, 0, 0), PixelMap.SAME, crop, angle, size));
     }
 
     private static byte[] render(byte[] pixels, int channels, Photo photo, Crop crop, PixelSize size) {

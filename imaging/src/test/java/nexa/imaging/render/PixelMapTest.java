@@ -60,7 +60,7 @@ class PixelMapTest {
             for (PixelSize size : new PixelSize[] {new PixelSize(320, 240), new PixelSize(200, 150)}) {
                 AffineMap first = AffineMap.of(CROP, ANGLE, size.size());
                 try (Mat photo = photo();
-                        Mat result = CropRenderer.render(photo, map, CROP, ANGLE, size)) {
+                        Mat result = CropRenderer.render(new Canvas(photo, 0, 0), map, CROP, ANGLE, size)) {
                     assertShows(place -> TILTED.at(first.at(place)), result, size);
                 }
             }
