@@ -159,8 +159,8 @@ final class Screenshots {
     private void reachBeyond() {
         ShootSession session = shell.session().orElseThrow();
         session.formatProperty().set("banner");
-        session.goTo(Optional.of("fern-0180.jpg"));
         fire("#desk-level");
+        later(1, () -> session.goTo(Optional.of("fern-0180.jpg")));
     }
 
     /** The shelf that the lens bent. */

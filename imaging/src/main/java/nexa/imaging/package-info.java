@@ -7,8 +7,8 @@
  * <ul>
  *   <li>{@link nexa.imaging.work}: none, not even core; {@link nexa.imaging.render}: none
  *   <li>{@link nexa.imaging.decode}: none
- *   <li>{@link nexa.imaging.facts}: decode
- *   <li>{@link nexa.imaging.pictures}: decode, facts, render, work
+ *   <li>{@link nexa.imaging.facts}: decode; {@link nexa.imaging.fill}: decode, render
+ *   <li>{@link nexa.imaging.pictures}: decode, facts, fill, render, work
  *   <li>{@link nexa.imaging.find}: decode, pictures
  *   <li>{@link nexa.imaging.deliver}: all of them but find
  * </ul>

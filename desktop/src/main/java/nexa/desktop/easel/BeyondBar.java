@@ -22,6 +22,8 @@ import nexa.desktop.parts.Words;
 /** Says in the stage's corner how much of a crop is not photo and how well that will pass, and offers what it is filled by. */
 final class BeyondBar extends HBox {
     private static final double FROM_EDGE = 10;
+    /** Keeps clear of the handle in the crop's corner. */
+    private static final double BESIDE_HANDLE = 56;
     /** A colour that nobody has chosen yet. */
     private static final Colour USUAL = new Colour(0xEE, 0xEA, 0xE2);
 
@@ -48,7 +50,7 @@ final class BeyondBar extends HBox {
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         setVisible(false);
         StackPane.setAlignment(this, Pos.BOTTOM_RIGHT);
-        StackPane.setMargin(this, new Insets(FROM_EDGE));
+        StackPane.setMargin(this, new Insets(FROM_EDGE, BESIDE_HANDLE, FROM_EDGE, FROM_EDGE));
         said.setId("beyond-said");
         fill.setId("beyond-fill");
         fill.setAccessibleText(Words.get("beyond.fill"));

@@ -9,6 +9,7 @@ import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Polygons;
 
 /** Covers a photo but for its crop. */
 public final class Veil extends Path {
@@ -19,10 +20,18 @@ public final class Veil extends Path {
     }
 
     /** Lays it over a photo's outline, leaving the crop free; both by their corners as they lie on screen. */
-    public void lay(List<Point> outline, List<Point> crop) {
+    public void layAround(List<Point> outline, List<Point> crop) {
+        // What of the crop lies beyond the outline is no hole in it.
+        lay(outline, Polygons.within(outline, crop));
+    }
+
+    /** Lays it over an outline, leaving a hole in it; both by their corners as they lie on screen. */
+    public void lay(List<Point> outline, List<Point> hole) {
         List<PathElement> elements = new ArrayList<>();
         add(elements, outline);
-        add(elements, crop);
+        if (!hole.isEmpty()) {
+            add(elements, hole);
+        }
         getElements().setAll(elements);
     }
 

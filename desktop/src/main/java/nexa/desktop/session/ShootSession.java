@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -56,11 +57,8 @@ public final class ShootSession {
         this.crops = new Crops(folder.shoot());
         this.selection = new Selection(folder.shoot());
         int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
-        this.pictures = new PictureLibrary(
-                folder.path(),
-                WorkQueue.withThreads("pictures", threads, PixelMemory.AT_ONCE),
-                Platform::runLater,
-                PICTURE_BYTES);
+        WorkQueue queue = WorkQueue.withThreads("pictures", threads, PixelMemory.AT_ONCE);
+        this.pictures = new PictureLibrary(folder.path(), queue, Platform::runLater, PICTURE_BYTES);
         this.edits = new ShootEdits(folder, shoot, selection, turns, new Autosave(folder, saving));
         this.reading = new PhotoReading(folder.path(), shoot, pictures, turns, this::readAll);
         this.changes = new FolderChanges(
@@ -209,10 +207,8 @@ public final class ShootSession {
 
     /** The id of the format with a number, from 1, if there is one. */
     public Optional<String> formatNumbered(int number) {
-        List<Format> formats = shoot.get().formats();
-        return number >= 1 && number <= formats.size()
-                ? Optional.of(formats.get(number - 1).id())
-                : Optional.empty();
+        Stream<String> from = shoot.get().formats().stream().map(Format::id).skip(Math.max(0, number - 1));
+        return from.findFirst().filter(id -> number > 0);
     }
 
     /** The files of the photos that the next action on the sheet is for. */

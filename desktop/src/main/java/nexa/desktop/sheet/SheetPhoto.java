@@ -206,7 +206,7 @@ final class SheetPhoto extends VBox {
         List<Point> corners = crop.photoCorners().stream().map(inPrint).toList();
         List<Point> outline =
                 new Outline(photo, Angle.NONE).corners().stream().map(inPrint).toList();
-        veil.lay(outline, corners);
+        veil.layAround(outline, corners);
         Double[] points = corners.stream()
                 .flatMap(corner -> List.of(corner.x(), corner.y()).stream())
                 .toArray(Double[]::new);

@@ -58,7 +58,7 @@ public final class CropOverlay extends Pane {
         double top = frame.getY();
         veil.setVisible(hasVeil);
         if (hasVeil) {
-            veil.lay(
+            veil.layAround(
                     photo.plane().border().stream().map(projection::toScreen).toList(),
                     List.of(
                             new Point(left, top),

@@ -17,7 +17,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  */
 public final class BandTexture {
     /** What it is measured at. */
-    private static final int LONG_SIDE = 384;
+    static final int LONG_SIDE = 384;
 
     private static final int BLOCK = 16;
     private static final int LEAST_DEPTH = 8;
@@ -57,7 +57,7 @@ public final class BandTexture {
         List<Double> busyness = new ArrayList<>();
         for (Trim.Side side : Trim.Side.values()) {
             for (int depth = 1; depth <= EdgeTexture.DEPTHS; depth++) {
-                busyness.add(of(picture, side, depth * EdgeTexture.STEP * picture.longSide()));
+                busyness.add(of(picture, side, depth));
             }
         }
         return new EdgeTexture(EdgeTexture.sides(photo.preparation()), busyness);
@@ -75,9 +75,10 @@ public final class BandTexture {
     /**
      * How busy it is inside a side.
      *
-     * @param margin how far is filled beyond the side, in the picture's pixels
+     * @param steps how far is filled beyond the side, as {@link EdgeTexture} counts it, at least 1
      */
-    static double of(WorkPicture picture, Trim.Side side, double margin) {
+    static double of(WorkPicture picture, Trim.Side side, int steps) {
+        double margin = Math.min(EdgeTexture.DEPTHS, steps) * EdgeTexture.STEP * picture.longSide();
         int across = side.isUpright() ? picture.width() : picture.height();
         int wanted = Math.min((int) Math.ceil(2 * margin), across / 3);
         BandTexture band = new BandTexture(picture, side, Math.min(across, Math.max(LEAST_DEPTH, wanted)));

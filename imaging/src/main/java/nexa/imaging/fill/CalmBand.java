@@ -5,54 +5,61 @@ import nexa.core.shoot.Trim;
 
 /**
  * Fills what lies beyond calm sides of a {@link Field}: their edge drawn out, the smoother the further out, with the detail of the
- * band inside the edge, moved out as it is.
+ * band inside the edge, moved out as it is. In a corner between a calm side and another one it passes into what is there.
  */
 final class CalmBand {
     /** So many rows of pixels at the edge are taken together. */
     private static final int ROWS = 2;
 
-    /** How far along the edge is looked, as a share of how far out a pixel lies. */
-    private static final double SPREAD = 0.75;
-
     private final Field field;
+    private final Set<Trim.Side> calm;
+    private final EdgeBlur edge;
 
-    private CalmBand(Field field) {
+    private CalmBand(Field field, Set<Trim.Side> calm) {
         this.field = field;
+        this.calm = calm;
+        this.edge = new EdgeBlur(
+                field,
+                ROWS,
+                0,
+                (x, y, outX, outY, channel) -> field.picture.nearest(x - field.left, y - field.top, channel));
     }
 
     /** Fills what is beyond some sides, in place. */
     static void fill(Field field, Set<Trim.Side> calm) {
-        CalmBand band = new CalmBand(field);
-        for (int y = 0; y < field.height && !calm.isEmpty(); y++) {
+        CalmBand band = new CalmBand(field, calm);
+        for (int y = 0; y < field.height; y++) {
             for (int x = 0; x < field.width; x++) {
-                if (!field.isInPicture(x, y) && calm.contains(band.nearest(x, y))) {
-                    band.fill(x, y);
+                double share = field.isInPicture(x, y) ? 0 : band.share(x, y);
+                if (share > 0) {
+                    band.fill(x, y, share);
                 }
             }
         }
     }
 
-    /** The side beyond which a pixel lies; in a corner the one it lies further beyond. */
-    private Trim.Side nearest(int x, int y) {
-        if (field.beyondX(x) >= field.beyondY(y)) {
-            return x < field.left ? Trim.Side.LEFT : Trim.Side.RIGHT;
-        }
-        return y < field.top ? Trim.Side.TOP : Trim.Side.BOTTOM;
-    }
-
-    private void fill(int x, int y) {
-        int at = y * field.width + x;
-        int column = x - field.left;
-        int row = y - field.top;
-        field.fromX[at] =
-                field.left + inwards(column, field.picture.width(), field.margins.left(), field.margins.right());
-        field.fromY[at] = field.top + inwards(row, field.picture.height(), field.margins.top(), field.margins.bottom());
+    /** How much of a pixel is a calm side's, 0 … 1. */
+    private double share(int x, int y) {
+        boolean isBesideCalm = calm.contains(x < field.left ? Trim.Side.LEFT : Trim.Side.RIGHT);
+        boolean isAboveCalm = calm.contains(y < field.top ? Trim.Side.TOP : Trim.Side.BOTTOM);
         double across = field.beyondX(x);
         double down = field.beyondY(y);
+        double beside = across / (across + down);
+        double share = (isBesideCalm ? beside : 0) + (isAboveCalm ? 1 - beside : 0);
+        return share * share * (3 - 2 * share);
+    }
+
+    private void fill(int x, int y, double share) {
+        int at = y * field.width + x;
+        if (share >= 0.5) {
+            field.fromX[at] = field.left
+                    + inwards(x - field.left, field.picture.width(), field.margins.left(), field.margins.right());
+            field.fromY[at] = field.top
+                    + inwards(y - field.top, field.picture.height(), field.margins.top(), field.margins.bottom());
+        }
         for (int c = 0; c < 3; c++) {
-            double beside = across > 0 ? across * edge(true, column, row, across, c) : 0;
-            double above = down > 0 ? down * edge(false, column, row, down, c) : 0;
-            field.colour[3 * at + c] = (float) ((beside + above) / (across + down));
+            double there = field.colour[3 * at + c];
+            field.colour[3 * at + c] = (float) (there + share * (edge.at(x, y, c) - there));
         }
     }
 
@@ -60,25 +67,5 @@ final class CalmBand {
     private static int inwards(int place, int size, int low, int high) {
         int moved = place < 0 ? place + low : place >= size ? place - high : place;
         return Math.max(0, Math.min(size - 1, moved));
-    }
-
-    /** What the edge beside a place looks like, the smoother the further beyond it the place lies. */
-    private double edge(boolean isBeside, int column, int row, double beyond, int channel) {
-        WorkPicture picture = field.picture;
-        int length = isBeside ? picture.height() : picture.width();
-        int middle = Math.max(0, Math.min(length - 1, isBeside ? row : column));
-        int reach = (int) Math.round(SPREAD * beyond);
-        double sum = 0;
-        double whole = 0;
-        for (int i = Math.max(0, middle - reach); i <= Math.min(length - 1, middle + reach); i++) {
-            double weight = reach + 1 - Math.abs(i - middle);
-            for (int j = 0; j < ROWS; j++) {
-                int x = column < 0 ? j : picture.width() - 1 - j;
-                int y = row < 0 ? j : picture.height() - 1 - j;
-                sum += weight * picture.nearest(isBeside ? x : i, isBeside ? i : y, channel);
-                whole += weight;
-            }
-        }
-        return sum / whole;
     }
 }

@@ -81,8 +81,8 @@ public final class EdgeFill {
             return new EdgeFill(plan, margins, Optional.empty());
         }
         WorkPicture work = WorkPicture.of(small, BandTexture.shares(plan.photo()), WorkMargins.LONG_SIDE);
-        EdgeTexture texture = BandTexture.of(plan.photo(), small);
-        return new EdgeFill(plan, margins, Optional.of(solved(work, margins, texture, spared(plan, work))));
+        WorkPicture seen = WorkPicture.of(small, BandTexture.shares(plan.photo()), BandTexture.LONG_SIDE);
+        return new EdgeFill(plan, margins, Optional.of(solved(work, margins, seen, spared(plan, work))));
     }
 
     private static Optional<PatchSearch.Circle> spared(FillPlan plan, WorkPicture work) {
@@ -98,19 +98,20 @@ public final class EdgeFill {
     }
 
     private static Field solved(
-            WorkPicture work, WorkMargins margins, EdgeTexture texture, Optional<PatchSearch.Circle> spared) {
+            WorkPicture work, WorkMargins margins, WorkPicture seen, Optional<PatchSearch.Circle> spared) {
         Set<Trim.Side> calm = EnumSet.noneOf(Trim.Side.class);
         boolean isTiny = Math.min(work.width(), work.height()) < 2 * PatchSearch.SIDE;
         boolean isAllCalm = true;
         for (Trim.Side side : Trim.Side.values()) {
             int steps = EdgeTexture.steps(margins.of(side), WorkMargins.LONG_SIDE);
-            if (steps == 0 || isTiny || texture.inside(side, steps) < CALM) {
+            if (steps == 0 || isTiny || BandTexture.of(seen, side, steps) < CALM) {
                 calm.add(side);
             } else {
                 isAllCalm = false;
             }
         }
         Field field = isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
+        Seam.even(field);
         CalmBand.fill(field, calm);
         return field;
     }

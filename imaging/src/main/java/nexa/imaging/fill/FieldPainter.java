@@ -96,10 +96,18 @@ final class FieldPainter {
             for (int c = 0; c < channels; c++) {
                 sum[c] = 0;
             }
-            add(sum, x, y, upper + one, (1 - part) * (1 - share));
-            add(sum, x, y, upper + other, part * (1 - share));
-            add(sum, x, y, lower + one, (1 - part) * share);
-            add(sum, x, y, lower + other, part * share);
+            if (pointAlike(upper + one, upper + other, lower + one, lower + other)) {
+                addOff(sum, upper + one, (1 - part) * (1 - share));
+                addOff(sum, upper + other, part * (1 - share));
+                addOff(sum, lower + one, (1 - part) * share);
+                addOff(sum, lower + other, part * share);
+                addSample(sum, x, y, upper + one, 1);
+            } else {
+                add(sum, x, y, upper + one, (1 - part) * (1 - share));
+                add(sum, x, y, upper + other, part * (1 - share));
+                add(sum, x, y, lower + one, (1 - part) * share);
+                add(sum, x, y, lower + other, part * share);
+            }
             fade(sum, x, y);
             int at = (y * columns + x) * channels;
             for (int c = 0; c < channels; c++) {
@@ -115,13 +123,32 @@ final class FieldPainter {
 
     /** Adds what a pixel of the field points at. */
     private void add(float[] sum, int x, int y, int at, float weight) {
-        if (weight > 0) {
-            int sample = sample(x + shiftX[at], y + shiftY[at]);
-            int first = channels * at;
-            for (int c = 0; c < channels; c++) {
-                sum[c] += weight * (samples.get(sample + c) + off[first + c]);
-            }
+        addSample(sum, x, y, at, weight);
+        addOff(sum, at, weight);
+    }
+
+    private void addSample(float[] sum, int x, int y, int at, float weight) {
+        int sample = sample(x + shiftX[at], y + shiftY[at]);
+        for (int c = 0; c < channels; c++) {
+            sum[c] += weight * samples.get(sample + c);
         }
+    }
+
+    private void addOff(float[] sum, int at, float weight) {
+        int first = channels * at;
+        for (int c = 0; c < channels; c++) {
+            sum[c] += weight * off[first + c];
+        }
+    }
+
+    /** Whether four pixels of the field point at one pixel of the photo: most do, as patches hang together. */
+    private boolean pointAlike(int one, int two, int three, int four) {
+        return shiftX[one] == shiftX[two]
+                && shiftX[one] == shiftX[three]
+                && shiftX[one] == shiftX[four]
+                && shiftY[one] == shiftY[two]
+                && shiftY[one] == shiftY[three]
+                && shiftY[one] == shiftY[four];
     }
 
     /** Where the numbers of the photo's pixel nearest to a place begin. */

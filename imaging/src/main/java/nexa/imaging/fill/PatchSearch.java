@@ -31,6 +31,10 @@ final class PatchSearch {
     private final boolean[] isSource;
     private final int[] targets;
     private final int[] found;
+    /** The column and the row of each pixel of the field: asked too often to be divided for. */
+    private final int[] columns;
+
+    private final int[] rows;
     private final int[] apart;
     private final int along;
     private final int deep;
@@ -66,6 +70,12 @@ final class PatchSearch {
         this.colour = new int[field.colour.length];
         for (int i = 0; i < colour.length; i++) {
             colour[i] = (int) (field.colour[i] + 0.5f);
+        }
+        this.columns = new int[width * field.height];
+        this.rows = new int[columns.length];
+        for (int at = 0; at < columns.length; at++) {
+            columns[at] = at % width;
+            rows[at] = at / width;
         }
         this.isSource = sources();
         this.targets = targets();
@@ -119,7 +129,7 @@ final class PatchSearch {
      */
     void solve(Optional<Field> coarser, int rounds, boolean isFinest) {
         for (int at : targets) {
-            found[at] = start(at % width, at / width, coarser);
+            found[at] = start(columns[at], rows[at], coarser);
         }
         if (coarser.isPresent()) {
             new PatchVote(field, colour, targets, found).withoutDistance();
@@ -134,8 +144,8 @@ final class PatchSearch {
             new PatchVote(field, colour, targets, found).byDistance(apart, round == rounds - 1);
         }
         for (int at : targets) {
-            field.fromX[at] = found[at] % width;
-            field.fromY[at] = found[at] / width;
+            field.fromX[at] = columns[found[at]];
+            field.fromY[at] = rows[found[at]];
         }
     }
 
@@ -209,8 +219,8 @@ final class PatchSearch {
 
     /** Around what was found, ever nearer; never far from where the missing pixel lies, so that things stay where they are. */
     private void searchByChance(int at, boolean isNear) {
-        int x = at % width;
-        int y = at / width;
+        int x = columns[at];
+        int y = rows[at];
         int reachX = field.beyondX(x) > 0 ? deep : along;
         int reachY = field.beyondY(y) > 0 ? Math.max(along, deep) : along;
         int leastX = Math.max(field.left + REACH, x - reachX);
@@ -219,8 +229,8 @@ final class PatchSearch {
         int mostY = Math.max(leastY, Math.min(field.bottom - 1 - REACH, y + reachY));
         int radius = Math.max(mostX - leastX, mostY - leastY);
         for (int near = isNear ? Math.min(radius, 24) : radius; near >= 1; near /= 2) {
-            int column = within(found[at] % width + chance(-near, near), leastX, mostX);
-            int row = within(found[at] / width + chance(-near, near), leastY, mostY);
+            int column = within(columns[found[at]] + chance(-near, near), leastX, mostX);
+            int row = within(rows[found[at]] + chance(-near, near), leastY, mostY);
             int candidate = row * width + column;
             if (candidate < isSource.length && isSource[candidate]) {
                 attempt(at, candidate);
@@ -244,11 +254,11 @@ final class PatchSearch {
 
     /** The square of how far astray along the edge it lies, and, less, of how much deeper than need be. */
     private int cost(int at, int candidate) {
-        double across = Math.abs(candidate % width - at % width);
-        double down = Math.abs(candidate / width - at / width);
+        double across = Math.abs(columns[candidate] - columns[at]);
+        double down = Math.abs(rows[candidate] - rows[at]);
         int widest = 2 * field.margins.widest();
-        boolean isBeside = field.beyondX(at % width) > 0;
-        boolean isAbove = field.beyondY(at / width) > 0;
+        boolean isBeside = field.beyondX(columns[at]) > 0;
+        boolean isAbove = field.beyondY(rows[at]) > 0;
         double cost = isBeside && !isAbove ? down * down * costAlong : tooDeep(down - widest);
         cost += isAbove && !isBeside ? across * across * costAlong : tooDeep(across - widest);
         return (int) Math.min(1 << 28, cost * VALUES);
