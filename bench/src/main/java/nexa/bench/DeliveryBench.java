@@ -15,6 +15,7 @@ import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
+import nexa.core.geometry.Point;
 import nexa.core.message.Message;
 import nexa.core.shape.Distortion;
 import nexa.core.shape.Fringes;
@@ -22,8 +23,11 @@ import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
+import nexa.core.shoot.CropEntry;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Wish;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.SourceMetadata;
@@ -47,6 +51,13 @@ public final class DeliveryBench {
     private static final int ROUNDS = 3;
     private static final double DEGREES = 2.3;
     private static final int LONG_EDGE = 2048;
+    private static final String FORMAT = "page";
+    /** Of a photo of 3:2, as large as most, a tenth of the photo's width beyond its left side. */
+    private static final CropEntry OUT = new CropEntry(
+                    new Placement.Own(new Wish(new Point(0.2556, 0.5), new nexa.core.geometry.Size(0.7111, 0.8))),
+                    Optional.empty(),
+                    false)
+            .withReaches(Optional.of(true));
 
     private DeliveryBench() {}
 
@@ -65,7 +76,7 @@ public final class DeliveryBench {
 
     private static void throughput(Path folder) throws Exception {
         List<Path> photos = LargePhotos.of24Megapixels(folder, PHOTOS);
-        Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
+        Format format = Format.of(FORMAT, "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
         Figures turned = new Figures("");
         for (Reshaped how : Reshaped.values()) {
             DeliveryPlan plan = plan(folder, photos, format, how);
@@ -103,7 +114,8 @@ public final class DeliveryBench {
         PERSPECTIVE("turned, with a perspective"),
         BENT("turned, a bent lens put right"),
         FRINGED("turned, a bent lens with fringes put right"),
-        DARK("turned, that and dark corners put right");
+        DARK("turned, that and dark corners put right"),
+        BEYOND("turned, a tenth of the width beyond the photo filled");
 
         private final String words;
 
@@ -120,6 +132,7 @@ public final class DeliveryBench {
                 case BENT -> withLens(turned, BENDING.withColour(0).withVignetting(0));
                 case FRINGED -> withLens(turned, BENDING.withVignetting(0));
                 case DARK -> withLens(turned, BENDING);
+                case BEYOND -> turned.withEntry(FORMAT, OUT);
             };
         }
 
@@ -202,7 +215,7 @@ public final class DeliveryBench {
         }
         long before = residentMegabytes("VmRSS");
         Files.writeString(Path.of("/proc/self/clear_refs"), "5");
-        Format format = Format.of("page", "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
+        Format format = Format.of(FORMAT, "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
         double millis = millis(folder, plan(folder, photos, format, Reshaped.TURNED), "out");
         System.out.println(String.format(
                 Locale.ROOT,

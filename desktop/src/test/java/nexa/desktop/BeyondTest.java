@@ -16,7 +16,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.Crop;
-import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.series.Adjust;
 import nexa.core.series.Passing;
@@ -138,35 +137,36 @@ class BeyondTest extends WindowTest {
     void whatWasFilledIsDeliveredAndToldBeforeItGoes() throws Exception {
         Path folder = sampleOf(BUST);
         open(folder);
-        interact(() -> session().formatProperty().set("tile"));
+        interact(() -> session().formatProperty().set("banner"));
         goToEasel(BUST);
         waitFor(() -> isSeen("#beyond-bar"));
         assertThat(said()).startsWith("20 % not photo");
         fillBy("a colour …");
         waitFor(() -> isSeen("#beyond-colour"));
         type("#beyond-colour", "#20a040");
-        waitFor(() -> cropNow().photo().entry("tile").beyond().colour().equals(Optional.of(new Colour(32, 160, 64))));
+        waitFor(() -> cropNow().photo().entry("banner").beyond().colour().equals(Optional.of(new Colour(32, 160, 64))));
 
         clickOn("#stop-handover");
+        awaitStill("#goes-banner");
+        clickOn("#goes-banner");
         awaitStill("#deliver");
         waitFor(() -> words().contains("1 crop reaches beyond the photo: 20.0 % of it is not photo."));
         clickOn("#deliver");
-        waitFor(() -> tile(folder).isPresent());
-        BufferedImage image = ImageIO.read(tile(folder).orElseThrow().toFile());
-        assertThat(image.getWidth()).isEqualTo(image.getHeight());
-        assertColour(image.getRGB(20, 700), 32, 160, 64);
-        assertColour(image.getRGB(image.getWidth() - 20, 700), 32, 160, 64);
-        Point photo = new Point(image.getWidth() / 2.0, 60);
-        int plain = image.getRGB((int) photo.x(), (int) photo.y());
+        waitFor(() -> banner(folder).isPresent());
+        BufferedImage image = ImageIO.read(banner(folder).orElseThrow().toFile());
+        assertThat(image.getWidth()).isEqualTo(1920);
+        assertColour(image.getRGB(20, 400), 32, 160, 64);
+        assertColour(image.getRGB(image.getWidth() - 20, 400), 32, 160, 64);
+        int plain = image.getRGB(260, 60);
         assertThat(plain >> 8 & 0xFF).as("the backdrop").isBetween(80, 180);
     }
 
-    private static Optional<Path> tile(Path folder) throws IOException {
-        Path shop = folder.resolve("delivery").resolve("shop");
-        if (!Files.exists(shop)) {
+    private static Optional<Path> banner(Path folder) throws IOException {
+        Path into = folder.resolve("delivery").resolve("banner");
+        if (!Files.exists(into)) {
             return Optional.empty();
         }
-        try (Stream<Path> files = Files.list(shop)) {
+        try (Stream<Path> files = Files.list(into)) {
             return files.filter(one -> one.getFileName().toString().startsWith("fern-0185"))
                     .findFirst();
         }

@@ -52,6 +52,7 @@ class ProposeAndTrimTest extends WindowTest {
         waitFor(() -> lookup("#find-what-borders").tryQuery().isPresent());
         clickOn("#find-what-borders");
         waitFor(() -> isSaid("3 photos looked at") && words().stream().anyMatch(each -> each.endsWith("2 borders")));
+        waitFor(() -> lookup("#found-fern-0169").tryQuery().isPresent());
         assertThat(lookup("#found-fern-0169").<ToggleButton>query().isSelected())
                 .isTrue();
         assertThat(trim(BARS)).as("nothing before it is taken").isEqualTo(Trim.NONE);

@@ -27,6 +27,7 @@ import javafx.stage.Stage;
 import nexa.core.geometry.Crop;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
+import nexa.imaging.pictures.TextureReading;
 import nexa.store.ShootFolder;
 import nexa.store.UserData;
 import org.junit.jupiter.api.AfterEach;
@@ -84,7 +85,8 @@ abstract class WindowTest extends ApplicationTest {
         interact(() -> shell.open(List.of(folder)));
         waitFor(() -> shell.session().isPresent()
                 && shell.session().get().shoot().photos().stream()
-                        .allMatch(session().readingProperty().get()::has));
+                        .allMatch(session().readingProperty().get()::has)
+                && TextureReading.wanted(session().shoot()).isEmpty());
     }
 
     @AfterEach

@@ -21,7 +21,7 @@ public enum Passing {
     private static final double BUSY = 6;
 
     /** How a fill will pass; empty where nobody can tell: before the photo's edges are read, and of a colour that was chosen. */
-    static Optional<Passing> of(FillPlan plan) {
+    public static Optional<Passing> of(FillPlan plan) {
         if (plan.stretch().isPresent()) {
             return Optional.of(plan.stretch().get().most() <= Stretch.SILENT ? PASSES : LOOK);
         }

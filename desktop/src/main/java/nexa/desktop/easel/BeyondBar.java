@@ -21,9 +21,10 @@ import nexa.desktop.parts.Words;
 
 /** Says in the stage's corner how much of a crop is not photo and how well that will pass, and offers what it is filled by. */
 final class BeyondBar extends HBox {
-    private static final double FROM_EDGE = 10;
-    /** Keeps clear of the handle in the crop's corner. */
-    private static final double BESIDE_HANDLE = 56;
+    /** Keeps clear of the handle in the crop's corner, whether the crop is as wide as the stage or as high. */
+    private static final double BESIDE_HANDLE = 44;
+
+    private static final double ABOVE_HANDLE = 48;
     /** A colour that nobody has chosen yet. */
     private static final Colour USUAL = new Colour(0xEE, 0xEA, 0xE2);
 
@@ -50,7 +51,7 @@ final class BeyondBar extends HBox {
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         setVisible(false);
         StackPane.setAlignment(this, Pos.BOTTOM_RIGHT);
-        StackPane.setMargin(this, new Insets(FROM_EDGE, BESIDE_HANDLE, FROM_EDGE, FROM_EDGE));
+        StackPane.setMargin(this, new Insets(0, BESIDE_HANDLE, ABOVE_HANDLE, 0));
         said.setId("beyond-said");
         fill.setId("beyond-fill");
         fill.setAccessibleText(Words.get("beyond.fill"));

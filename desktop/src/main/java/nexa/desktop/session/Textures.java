@@ -1,6 +1,7 @@
 package nexa.desktop.session;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -25,7 +26,11 @@ final class Textures {
     private static final int AT_A_TIME = 8;
 
     /** A photo as it was asked for. */
-    private record Asked(String file, Preparation sides) {}
+    private record Asked(String file, Preparation sides) {
+        static Asked of(Photo photo) {
+            return new Asked(photo.file(), EdgeTexture.sides(photo.preparation()));
+        }
+    }
 
     private final Path folder;
     private final ReadOnlyObjectWrapper<Shoot> shoot;
@@ -34,6 +39,7 @@ final class Textures {
     private final Predicate<Photo> isReady;
     private final Latest<List<Photo>> wanting = Background.latest(this::read);
     private final Set<Asked> asked = new HashSet<>();
+    private final Map<Asked, EdgeTexture> known = new HashMap<>();
 
     Textures(
             Path folder,
@@ -46,14 +52,27 @@ final class Textures {
         this.pictures = pictures;
         this.turns = turns;
         this.isReady = isReady;
-        shoot.addListener((observed, before, now) -> wanting.ask(() -> TextureReading.wanted(now)));
+        shoot.addListener((observed, before, now) -> look(now));
+        look(shoot.get());
+    }
+
+    private void look(Shoot now) {
+        wanting.ask(() -> TextureReading.wanted(now));
     }
 
     private void read(List<Photo> wanted) {
-        List<Photo> news = wanted.stream()
-                .filter(isReady)
-                .filter(photo -> asked.add(new Asked(photo.file(), EdgeTexture.sides(photo.preparation()))))
-                .toList();
+        Map<String, EdgeTexture> again = new HashMap<>();
+        List<Photo> news = new ArrayList<>();
+        for (Photo photo : wanted.stream().filter(isReady).toList()) {
+            Asked key = Asked.of(photo);
+            if (known.containsKey(key)) {
+                // It lies again as it lay before.
+                again.put(photo.file(), known.get(key));
+            } else if (asked.add(key)) {
+                news.add(photo);
+            }
+        }
+        learn(again);
         for (int i = 0; i < news.size(); i += AT_A_TIME) {
             List<Photo> part = news.subList(i, Math.min(news.size(), i + AT_A_TIME));
             pictures.whenIdle(() -> tell(part));
@@ -61,22 +80,34 @@ final class Textures {
     }
 
     private void tell(List<Photo> photos) {
-        Map<String, EdgeTexture> read = new HashMap<>();
+        Map<String, EdgeTexture> textures = new HashMap<>();
         for (Photo photo : photos) {
             try {
-                read.put(photo.file(), TextureReading.of(folder, photo));
+                textures.put(photo.file(), TextureReading.of(folder, photo));
             } catch (PhotoProblem e) {
                 // Whoever shows it tells.
                 continue;
             }
         }
-        Platform.runLater(() -> turns.now(() -> {
+        Platform.runLater(() -> {
+            photos.stream()
+                    .filter(photo -> textures.containsKey(photo.file()))
+                    .forEach(photo -> known.put(Asked.of(photo), textures.get(photo.file())));
+            learn(textures);
+        });
+    }
+
+    private void learn(Map<String, EdgeTexture> textures) {
+        if (textures.isEmpty()) {
+            return;
+        }
+        turns.now(() -> {
             ShootDraft draft = shoot.get().draft();
-            read.forEach((file, texture) -> draft.before()
+            textures.forEach((file, texture) -> draft.before()
                     .find(file)
                     .ifPresent(there -> draft.change(file, photo -> photo.withTexture(texture))));
             shoot.set(draft.shoot());
-        }));
+        });
     }
 
     /** What is being worked out is not wanted any more. */

@@ -190,9 +190,10 @@ public final class PictureLibrary implements AutoCloseable {
             try {
                 Around around = around(plan, PictureLevel.PREVIEW);
                 hear(ticket, () -> listener.ready(around));
-            } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
-                PhotoProblem problem = PhotoProblem.of(photo.file(), e);
-                hearing.execute(() -> failures.accept(photo, problem));
+            } catch (PhotoProblem | OutOfMemoryError e) {
+                // Who cannot be read was told when it was read; without memory for its surroundings the photo is still
+                // fine.
+                return;
             }
         });
     }

@@ -24,6 +24,8 @@ import nexa.core.series.Adjust;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Reach;
+import nexa.core.shape.Perspective;
+import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Colour;
 import nexa.imaging.TestPhotos;
@@ -82,8 +84,12 @@ class DeliveredBeyondTest extends DeliveredShoot {
 
     @ParameterizedTest
     @EnumSource(Beyond.Fill.class)
-    void theScreenShowsWhatTheFileIsAlsoWhereThePhotoIsTurned(Beyond.Fill fill) throws Exception {
-        for (double degrees : new double[] {0, 4}) {
+    void theScreenShowsWhatTheFileIsAlsoWhereThePhotoIsTurnedAndReshaped(Beyond.Fill fill) throws Exception {
+        Perspective leaning = new Perspective(8, 0, 100, 1, 28, SceneLines.NONE);
+        for (double degrees : new double[] {0, 4, 5}) {
+            if (degrees == 5) {
+                shoot = shoot.with("a.jpg", photo -> photo.withPerspective(Optional.of(leaning)));
+            }
             crop(degrees, Beyond.USUAL.withFill(fill));
             BufferedImage file = delivered();
             Picture shown = shown(file.getHeight());
