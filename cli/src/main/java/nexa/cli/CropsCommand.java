@@ -14,6 +14,7 @@ import nexa.core.geometry.Size;
 import nexa.core.message.EnumName;
 import nexa.core.series.Crops;
 import nexa.core.series.FillPlan;
+import nexa.core.series.Passing;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import picocli.CommandLine.Command;
@@ -128,7 +129,7 @@ final class CropsCommand implements Callable<Integer> {
             ObjectNode beyond = node.putObject("beyond");
             beyond.put("share", shown.beyond());
             beyond.put("fill", EnumName.of(plan.fill()));
-            shown.passing().ifPresent(passing -> beyond.put("passing", EnumName.of(passing)));
+            Passing.of(plan).ifPresent(passing -> beyond.put("passing", EnumName.of(passing)));
         });
     }
 

@@ -73,10 +73,8 @@ public record FillPlan(Photo photo, Margins margins, Beyond beyond, Optional<Str
             Point outer = part.extent().times(OUTER);
             return new Bounds(part.least().plus(outer), part.most().minus(outer));
         }
-        Size size = photo.size();
-        Point middle = new Point(
-                spared.get().at().x() * size.width(), spared.get().at().y() * size.height());
-        double radius = radius(spared.get(), size);
+        Point middle = photo.space().inPhoto(spared.get().at());
+        double radius = radius(spared.get(), photo.size());
         Point around = new Point(radius, radius);
         return new Bounds(within(middle.minus(around), part), within(middle.plus(around), part));
     }

@@ -16,6 +16,9 @@ import nexa.core.shape.Margins;
  * @param bottom the share of the height left out at the bottom, 0 … {@link #MOST}
  */
 public record Trim(double left, double top, double right, double bottom) {
+    /** What a trim by fractions means is a whole pixel but for this. */
+    private static final double NEARLY_WHOLE = 0.01;
+
     /** What two opposite sides together may leave out at most. */
     public static final double MOST = 0.9;
 
@@ -93,6 +96,19 @@ public record Trim(double left, double top, double right, double bottom) {
         return new Bounds(
                 new Point(left * photo.width(), top * photo.height()),
                 new Point(photo.width() - right * photo.width(), photo.height() - bottom * photo.height()));
+    }
+
+    /** The whole pixels of what remains of a picture of the photo, at least one each way. */
+    public Bounds wholePixels(Size picture) {
+        Bounds remaining = remaining(picture);
+        Point least = new Point(
+                Math.ceil(remaining.least().x() - NEARLY_WHOLE),
+                Math.ceil(remaining.least().y() - NEARLY_WHOLE));
+        return new Bounds(
+                least,
+                new Point(
+                        Math.max(least.x() + 1, Math.floor(remaining.most().x() + NEARLY_WHOLE)),
+                        Math.max(least.y() + 1, Math.floor(remaining.most().y() + NEARLY_WHOLE))));
     }
 
     /** The share left out at a side. */

@@ -92,9 +92,10 @@ final class BeyondBar extends HBox {
             colour.setText(beyond.colour().map(Colour::toString).orElse(""));
         }
         fill.setText(isChosen ? Words.get("beyond.by.chosen") : by(beyond.fill()));
-        Optional<Passing> passing = crop.passing();
+        Optional<FillPlan> plan = FillPlan.of(crop);
+        Optional<Passing> passing = plan.flatMap(Passing::of);
         show(mark, passing.filter(one -> one != Passing.PASSES).isPresent());
-        said.setText(words(crop, passing));
+        said.setText(plan.map(one -> words(crop, one, passing)).orElse(Words.get("beyond.none")));
     }
 
     private static String by(Beyond.Fill fill) {
@@ -106,12 +107,8 @@ final class BeyondBar extends HBox {
         node.setManaged(shown);
     }
 
-    private static String words(PhotoCrop crop, Optional<Passing> passing) {
-        Optional<FillPlan> plan = FillPlan.of(crop);
-        if (plan.isEmpty()) {
-            return Words.get("beyond.none");
-        }
-        boolean isTooFar = plan.get().fill() != plan.get().beyond().fill();
+    private static String words(PhotoCrop crop, FillPlan plan, Optional<Passing> passing) {
+        boolean isTooFar = plan.fill() != plan.beyond().fill();
         String limit = crop.isAtLimit() ? Words.get("beyond.limit") : isTooFar ? Words.get("beyond.tooFar") : "";
         return FormatWords.beyond(crop, passing) + limit;
     }

@@ -16,6 +16,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
 import nexa.core.series.FillPlan;
+import nexa.core.series.Passing;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -105,6 +106,7 @@ final class DeliveryList {
         String warnings = item.crop().warnings().stream()
                 .map(warning -> EnumName.of(warning, " "))
                 .collect(Collectors.joining("; "));
+        Optional<FillPlan> plan = FillPlan.of(item.crop());
         return List.of(
                 plain(line.file()),
                 plain(item.photo().file()),
@@ -120,10 +122,10 @@ final class DeliveryList {
                 item.crop().ppi().isPresent() ? number(item.crop().ppi().getAsDouble()) : "",
                 warnings,
                 String.format(Locale.ROOT, "%.4f", item.crop().beyond()),
-                FillPlan.of(item.crop())
-                        .map(plan -> EnumName.of(plan.fill(), " "))
-                        .orElse(""),
-                item.crop().passing().map(passing -> EnumName.of(passing, " ")).orElse(""));
+                plan.map(one -> EnumName.of(one.fill(), " ")).orElse(""),
+                plan.flatMap(Passing::of)
+                        .map(passing -> EnumName.of(passing, " "))
+                        .orElse(""));
     }
 
     private static String number(double value) {

@@ -3,9 +3,6 @@ package nexa.imaging.fill;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import nexa.core.geometry.Bounds;
-import nexa.core.geometry.Point;
-import nexa.core.geometry.Size;
 import nexa.core.shoot.EdgeTexture;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
@@ -53,7 +50,7 @@ public final class BandTexture {
      * @param small as {@link EdgeFill#of} is given it
      */
     public static EdgeTexture of(Photo photo, Mat small) {
-        WorkPicture picture = WorkPicture.of(small, shares(photo), LONG_SIDE);
+        WorkPicture picture = WorkPicture.of(small, photo.preparation().trim().remaining(EdgeFill.WHOLE), LONG_SIDE);
         List<Double> busyness = new ArrayList<>();
         for (Trim.Side side : Trim.Side.values()) {
             for (int depth = 1; depth <= EdgeTexture.DEPTHS; depth++) {
@@ -61,15 +58,6 @@ public final class BandTexture {
             }
         }
         return new EdgeTexture(EdgeTexture.sides(photo.preparation()), busyness);
-    }
-
-    /** What counts of a photo, as fractions of it. */
-    static Bounds shares(Photo photo) {
-        Bounds part = photo.remaining();
-        Size size = photo.size();
-        return new Bounds(
-                new Point(part.least().x() / size.width(), part.least().y() / size.height()),
-                new Point(part.most().x() / size.width(), part.most().y() / size.height()));
     }
 
     /**

@@ -9,6 +9,7 @@ import nexa.core.geometry.Size;
 import nexa.core.series.FillPlan;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.EdgeTexture;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
@@ -29,6 +30,9 @@ public final class EdgeFill {
 
     /** Inside a side that is less busy the edge just goes on: patches put something there that was not. */
     private static final double CALM = 3;
+
+    /** Parts of a picture are told as fractions of it. */
+    static final Size WHOLE = new Size(1, 1);
 
     private static final int ROUNDS = 4;
     private static final int LAST_ROUNDS = 2;
@@ -80,20 +84,19 @@ public final class EdgeFill {
         if (plan.fill() != Beyond.Fill.PICTURE) {
             return new EdgeFill(plan, margins, Optional.empty());
         }
-        WorkPicture work = WorkPicture.of(small, BandTexture.shares(plan.photo()), WorkMargins.LONG_SIDE);
-        WorkPicture seen = WorkPicture.of(small, BandTexture.shares(plan.photo()), BandTexture.LONG_SIDE);
+        Bounds part = plan.photo().preparation().trim().remaining(WHOLE);
+        WorkPicture work = WorkPicture.of(small, part, WorkMargins.LONG_SIDE);
+        WorkPicture seen = WorkPicture.of(small, part, BandTexture.LONG_SIDE);
         return new EdgeFill(plan, margins, Optional.of(solved(work, margins, seen, spared(plan, work))));
     }
 
     private static Optional<PatchSearch.Circle> spared(FillPlan plan, WorkPicture work) {
-        Size photo = plan.photo().size();
-        Bounds part = plan.photo().remaining();
+        Photo photo = plan.photo();
+        Bounds part = photo.remaining();
         double factor = work.width() / part.size().width();
         return plan.spared().map(spared -> {
-            Point at = new Point(spared.at().x() * photo.width(), spared.at().y() * photo.height())
-                    .minus(part.least())
-                    .times(factor);
-            return new PatchSearch.Circle(at.x(), at.y(), FillPlan.radius(spared, photo) * factor);
+            Point at = photo.space().inPhoto(spared.at()).minus(part.least()).times(factor);
+            return new PatchSearch.Circle(at.x(), at.y(), FillPlan.radius(spared, photo.size()) * factor);
         });
     }
 
@@ -101,22 +104,19 @@ public final class EdgeFill {
             WorkPicture work, WorkMargins margins, WorkPicture seen, Optional<PatchSearch.Circle> spared) {
         Set<Trim.Side> calm = EnumSet.noneOf(Trim.Side.class);
         boolean isTiny = Math.min(work.width(), work.height()) < 2 * PatchSearch.SIDE;
-        boolean isAllCalm = true;
         for (Trim.Side side : Trim.Side.values()) {
             int steps = EdgeTexture.steps(margins.of(side), WorkMargins.LONG_SIDE);
             if (steps == 0 || isTiny || BandTexture.of(seen, side, steps) < CALM) {
                 calm.add(side);
-            } else {
-                isAllCalm = false;
             }
         }
+        boolean isAllCalm = calm.size() == Trim.Side.values().length;
         Field field = isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
-        Seam.even(field);
         CalmBand.fill(field, calm);
         return field;
     }
 
-    /** Filled with patches, from coarse to fine. */
+    /** Filled with patches, from coarse to fine, without a step at the edge. */
     private static Field patched(WorkPicture work, WorkMargins margins, Optional<PatchSearch.Circle> spared) {
         int levels = 1;
         while (margins.widest() >> (levels - 1) > COARSEST
@@ -136,7 +136,8 @@ public final class EdgeFill {
                     .solve(solved, i == 0 ? LAST_ROUNDS : ROUNDS, i == 0);
             solved = Optional.of(field);
         }
-        return solved.orElseThrow();
+        Seam.even(solved.orElseThrow());
+        return solved.get();
     }
 
     /**
@@ -179,16 +180,13 @@ public final class EdgeFill {
 
     /** The whole pixels of what counts of the photo. */
     private Rect part(Mat pixels) {
-        Bounds remaining = plan.photo().remaining();
-        Size photo = plan.photo().size();
-        double across = pixels.cols() / photo.width();
-        double down = pixels.rows() / photo.height();
-        // What a trim by fractions means is a whole pixel but for rounding.
-        int left = (int) Math.ceil(remaining.least().x() * across - 0.01);
-        int top = (int) Math.ceil(remaining.least().y() * down - 0.01);
-        int right = (int) Math.floor(remaining.most().x() * across + 0.01);
-        int bottom = (int) Math.floor(remaining.most().y() * down + 0.01);
-        return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
+        Trim trim = plan.photo().preparation().trim();
+        Bounds whole = trim.wholePixels(new Size(pixels.cols(), pixels.rows()));
+        return new Rect(
+                (int) whole.least().x(),
+                (int) whole.least().y(),
+                (int) whole.extent().x(),
+                (int) whole.extent().y());
     }
 
     private Scalar colour(Mat inside, Optional<ColourProfile> profile) {

@@ -166,13 +166,12 @@ public final class PhotoFinder {
 
     /** The whole pixels inside a trim. */
     private static Rect inside(Trim trim, Mat picture) {
-        Bounds remaining = trim.remaining(new Size(picture.cols(), picture.rows()));
-        // What a trim by fractions means is a whole pixel but for rounding.
-        int left = (int) Math.ceil(remaining.least().x() - 0.01);
-        int top = (int) Math.ceil(remaining.least().y() - 0.01);
-        int right = (int) Math.floor(remaining.most().x() + 0.01);
-        int bottom = (int) Math.floor(remaining.most().y() + 0.01);
-        return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
+        Bounds whole = trim.wholePixels(new Size(picture.cols(), picture.rows()));
+        return new Rect(
+                (int) whole.least().x(),
+                (int) whole.least().y(),
+                (int) whole.extent().x(),
+                (int) whole.extent().y());
     }
 
     /** What was found in a part, for the whole photo. */
