@@ -39,11 +39,12 @@ class PackagesTest {
             "work", Set.of(),
             "render", Set.of(),
             "decode", Set.of(),
-            "facts", Set.of("decode"),
+            "raw", Set.of("decode"),
+            "facts", Set.of("decode", "raw"),
             "fill", Set.of("decode", "render"),
-            "pictures", Set.of("decode", "facts", "fill", "render", "work"),
+            "pictures", Set.of("decode", "facts", "fill", "raw", "render", "work"),
             "find", Set.of("decode", "pictures"),
-            "deliver", Set.of("decode", "facts", "fill", "pictures", "render", "work"));
+            "deliver", Set.of("decode", "facts", "fill", "pictures", "raw", "render", "work"));
 
     private static final Set<String> SHARED =
             Set.of("parts", "session", "picture", "formats", "series", "find", "lens");

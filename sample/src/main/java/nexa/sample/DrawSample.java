@@ -21,6 +21,7 @@ import javax.imageio.stream.ImageOutputStream;
  */
 public final class DrawSample {
     private static final float QUALITY = 0.82f;
+    private static final float QUALITY_INSIDE_RAW = 0.7f;
 
     private DrawSample() {}
 
@@ -34,6 +35,11 @@ public final class DrawSample {
             if (isWanted && !Files.exists(file)) {
                 Files.write(file, stored(shot, samples));
                 System.err.println(file.getFileName());
+            }
+            Path raw = folder.resolve(shot.photo().name() + "." + Storage.RAW.ending());
+            if (isWanted && shot.storage() == Storage.JPEG_AND_RAW && !Files.exists(raw)) {
+                Files.write(raw, stored(shot.stored(Storage.RAW), samples));
+                System.err.println(raw.getFileName());
             }
         }
         Files.writeString(folder.resolveSibling("truth.json"), Truth.json(FernhillShoot.shots()));
@@ -55,9 +61,16 @@ public final class DrawSample {
                         exif,
                         new byte[0]);
             case WIDE_GAMUT -> jpeg(widened(image), exif, WideGamut.profile());
+            case RAW -> raw(shot, samples, image);
             case DAMAGED -> Arrays.copyOf(jpeg(image, exif, new byte[0]), 90_000);
             default -> jpeg(image, exif, new byte[0]);
         };
+    }
+
+    private static byte[] raw(Shot shot, int samples, BufferedImage image) throws IOException {
+        // A sensor sees one colour a pixel, so that what noise the drawing has would come out in colours.
+        byte[] sensor = shot.photo().sensor(3 * samples, shot.orientation());
+        return Dng.of(shot, sensor, withWriter("jpeg", image, null, QUALITY_INSIDE_RAW), image);
     }
 
     private static byte[] jpeg(BufferedImage image, byte[] exif, byte[] profile) throws IOException {

@@ -234,10 +234,12 @@ final class FernhillShoot {
                         38,
                         PotShapes.bottle(-0.05, 0, 0.95, Glaze.rust(0.05)),
                         Take.mug(0.1, 0.08, 1, Glaze.cream(0.02)))
+                .stored(Storage.RAW)
                 .sideways(8)
                 .tellingSubject());
         photos.add(
                 Take.second(174, false, 0.5, -0.03, 0.13, 0.85, 36, PotShapes.jar(-0.03, 0.02, 1.05, Glaze.teal(0.035)))
+                        .stored(Storage.JPEG_AND_RAW)
                         .tellingSubject());
         photos.add(Take.second(
                         175,

@@ -17,6 +17,8 @@ import java.util.stream.IntStream;
  * @param height pixels
  */
 record Photograph(String name, int width, int height, Camera camera, Scene scene) {
+    /** Of the sensor, in parts of the brightest, as the picture stores it. */
+    private static final double NOISE = 0.004;
 
     /** Draws the photo, {@code samples} squared rays a pixel. The same photo always comes out the same. */
     BufferedImage take(int samples) {
@@ -47,6 +49,33 @@ record Photograph(String name, int width, int height, Camera camera, Scene scene
         return new BufferedImage(model, raster, false, null);
     }
 
+    /**
+     * What the sensor of the camera sees of the photo, a stop below what the picture shows, so that its lights are kept: one
+     * sample a pixel, in the order in which they are stored.
+     *
+     * @param orientation the EXIF orientation it is stored with: 1 upright, 3, 6 or 8
+     */
+    byte[] sensor(int samples, int orientation) {
+        byte[] sensor = new byte[width * height];
+        int storedWidth = orientation == 6 || orientation == 8 ? height : width;
+        IntStream.range(0, height).parallel().forEach(row -> {
+            SplittableRandom random = new SplittableRandom(name.hashCode() * 31L + row);
+            for (int column = 0; column < width; column++) {
+                Vec light = light(column, row, samples, random).times(exposure(column, row) / 2);
+                double noise = NOISE * (random.nextDouble() + random.nextDouble() - 1);
+                int x = orientation == 6 ? row : orientation == 8 ? height - 1 - row : column;
+                int y = orientation == 6 ? width - 1 - column : orientation == 8 ? column : row;
+                if (orientation == 3) {
+                    x = width - 1 - column;
+                    y = height - 1 - row;
+                }
+                double seen = Dng.camera(light)[x % 2 + y % 2];
+                sensor[y * storedWidth + x] = Dng.sample(Math.sqrt(seen) + noise);
+            }
+        });
+        return sensor;
+    }
+
     private Vec light(int column, int row, int samples, SplittableRandom random) {
         double half = Math.max(width, height) / 2.0;
         Vec sum = Vec.ZERO;
@@ -69,7 +98,7 @@ record Photograph(String name, int width, int height, Camera camera, Scene scene
     /** Exposure, a soft shoulder for the highlights, the lens's fall-off and a little sensor noise. */
     private int develop(Vec light, int column, int row, SplittableRandom random) {
         double exposure = exposure(column, row);
-        double noise = 0.004 * (random.nextDouble() + random.nextDouble() - 1);
+        double noise = NOISE * (random.nextDouble() + random.nextDouble() - 1);
         return channel(light.x() * exposure, noise) << 16
                 | channel(light.y() * exposure, noise) << 8
                 | channel(light.z() * exposure, noise);

@@ -14,7 +14,11 @@ enum Storage {
     PNG("png"),
     /** 16 bits a channel, compressed. */
     TIFF("tif"),
-    WEBP("webp");
+    WEBP("webp"),
+    /** As the sensor saw it, with the camera's JPEG inside. */
+    RAW("dng"),
+    /** A JPEG with the raw file of the same name beside it. */
+    JPEG_AND_RAW("jpg");
 
     private final String ending;
 

@@ -7,7 +7,8 @@ import java.util.stream.Stream;
 /** The fields of the shoot document that this version knows. Others are kept as they are. */
 final class DocumentFields {
     static final int VERSION = 1;
-    static final Set<String> SHOOT = Set.of("nexa", "edit", "continues", "title", "order", "formats", "photos");
+    static final Set<String> SHOOT =
+            Set.of("nexa", "edit", "continues", "title", "order", "pairs", "formats", "photos");
     static final String EDIT = "edit";
     static final String CONTINUES = "continues";
 
@@ -20,9 +21,9 @@ final class DocumentFields {
     static final Set<String> LEADS = Set.of("wide", "tall");
     static final Set<String> TOLERANCE = Set.of("tightness", "position");
     static final Set<String> FILE =
-            Set.of("type", "quality", "sampling", "depth", "colour", "enlarge", "folder", "name");
+            Set.of("type", "quality", "sampling", "depth", "colour", "enlarge", "pixels", "folder", "name");
     static final Set<String> PHOTO = Stream.concat(
-                    Stream.of("file", "pixels", "identity", "mark", "subject", "crops"),
+                    Stream.of("file", "raw", "pixels", "identity", "mark", "subject", "crops"),
                     PreparationJson.FIELDS.stream())
             .collect(Collectors.toUnmodifiableSet());
     static final Set<String> IDENTITY = Set.of("bytes", "digest");

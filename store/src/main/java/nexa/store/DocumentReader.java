@@ -59,7 +59,8 @@ final class DocumentReader {
         checkFollowers(root, formats, photos);
         String title = root.optional("title", folderName, JsonPlace::text);
         Shoot.Order order = root.optional("order", Shoot.Order.TIME, at -> at.oneOf(Shoot.Order.class));
-        return root.make(() -> Shoot.of(title, order, formats, photos));
+        Shoot.Pairs pairs = root.optional("pairs", Shoot.Pairs.TOGETHER, at -> at.oneOf(Shoot.Pairs.class));
+        return root.make(() -> Shoot.of(title, order, formats, photos).withPairs(pairs));
     }
 
     /** @throws JsonPlace.Misfit if a value is not one of a line of the journal */

@@ -57,6 +57,9 @@ final class DocumentWriter {
         }
         document.put("title", shoot.title());
         document.put("order", EnumName.of(shoot.order()));
+        if (shoot.pairs() != Shoot.Pairs.TOGETHER) {
+            document.put("pairs", EnumName.of(shoot.pairs()));
+        }
         document.set("formats", formats(shoot.formats()));
         ArrayNode photos = document.putArray("photos");
         shoot.photos().forEach(photo -> photos.add(photo(photo)));
@@ -158,6 +161,9 @@ final class DocumentWriter {
         if (!file.enlarges()) {
             node.put("enlarge", false);
         }
+        if (file.source() != FileSpec.Source.PHOTO) {
+            node.put("pixels", EnumName.of(file.source()));
+        }
         node.put("folder", file.folder());
         node.put("name", file.name());
         return node;
@@ -166,6 +172,7 @@ final class DocumentWriter {
     private ObjectNode photo(Photo photo, JsonNode earlier) {
         ObjectNode node = JSON.objectNode();
         node.put("file", photo.file());
+        photo.raw().ifPresent(raw -> node.put("raw", raw));
         photo.pixels()
                 .ifPresent(pixels -> node.putArray("pixels").add(pixels.width()).add(pixels.height()));
         photo.identity()

@@ -92,7 +92,8 @@ final class FormatReader {
         FileSpec.Sampling sampling = place.optional("sampling", usual.sampling(), FormatReader::sampling);
         FileSpec.Depth depth = place.optional("depth", usual.depth(), FormatReader::depth);
         boolean enlarges = place.optional("enlarge", true, JsonPlace::flag);
-        return place.make(() -> new FileSpec(type, quality, sampling, depth, colour, enlarges, folder, name));
+        FileSpec.Source source = place.optional("pixels", usual.source(), at -> at.oneOf(FileSpec.Source.class));
+        return place.make(() -> new FileSpec(type, quality, sampling, depth, colour, enlarges, source, folder, name));
     }
 
     private static FileSpec.Sampling sampling(JsonPlace place) throws JsonPlace.Misfit {

@@ -1,5 +1,6 @@
 package nexa.store;
 
+import com.google.common.collect.Sets;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryIteratorException;
@@ -18,12 +19,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveredFile;
+import nexa.core.series.RawPairs;
 import nexa.core.shoot.FileOrder;
 
 /** Finds the photos in a folder by the endings of their names, without opening them. */
 public final class PhotoFiles {
     /** The endings, in small letters. */
-    public static final Set<String> ENDINGS = Set.of("jpg", "jpeg", "png", "tif", "tiff", "webp");
+    public static final Set<String> ENDINGS = Sets.union(
+                    Set.of("jpg", "jpeg", "png", "tif", "tiff", "webp"), RawPairs.RAW_ENDINGS)
+            .immutableCopy();
 
     private static final int LARGEST_LIST = 64 * 1024 * 1024;
 

@@ -33,15 +33,13 @@ final class PhotoReader {
     /** @param formats the ids of the formats; crops in others are passed over */
     static Photo read(JsonPlace place, Set<String> formats) throws JsonPlace.Misfit {
         JsonPlace named = place.required("file");
-        String file = named.text();
-        if (!isInside(file)) {
-            throw named.misfit("misfit.outside", file);
-        }
+        String file = inside(named);
         Photo photo = named.make(() -> Photo.untouched(file));
         Optional<JsonPlace> subject = place.optional("subject");
         boolean hasNoSubject = subject.isPresent() && subject.get().isNull();
         return new Photo(
                 photo.file(),
+                place.ifThere("raw", PhotoReader::inside),
                 place.ifThere("pixels", PhotoReader::pixels),
                 place.ifThere("identity", PhotoReader::identity),
                 Optional.empty(),
@@ -50,6 +48,13 @@ final class PhotoReader {
                 hasNoSubject ? Optional.empty() : place.ifThere("subject", SubjectJson::read),
                 hasNoSubject,
                 place.optional("crops", Map.of(), at -> crops(at, formats)));
+    }
+
+    private static String inside(JsonPlace named) throws JsonPlace.Misfit {
+        if (!isInside(named.text())) {
+            throw named.misfit("misfit.outside", named.text());
+        }
+        return named.text();
     }
 
     /** Whether a file name, with / between its parts, stays inside the folder it is resolved against. */

@@ -5,13 +5,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.message.Message;
+import nexa.core.series.RawPairs;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
@@ -133,16 +132,16 @@ public final class ShootFolder implements AutoCloseable {
 
     private Shoot withPhotos(Shoot shoot, List<String> files) {
         Set<String> there = new HashSet<>(files);
-        Map<String, Photo> photos = new LinkedHashMap<>();
         for (Photo photo : shoot.photos()) {
-            photos.put(photo.file(), photo);
             if (!there.contains(photo.file()) && !PhotoFiles.isThere(folder, photo.file())) {
                 missing.add(photo.file());
             }
         }
-        photos.keySet().removeAll(Renamed.leftNames(shoot, missing));
-        files.forEach(file -> photos.computeIfAbsent(file, Photo::untouched));
-        return shoot.withPhotos(new ArrayList<>(photos.values()));
+        Set<String> left = Renamed.leftNames(shoot, missing);
+        List<Photo> photos = shoot.photos().stream()
+                .filter(photo -> !left.contains(photo.file()))
+                .toList();
+        return RawPairs.withFiles(shoot.withPhotos(photos), files);
     }
 
     /** The folder's real path. */

@@ -50,6 +50,28 @@ class ShootFolderTest extends ShootFolderFixture {
     }
 
     @Test
+    void aRawFileBesideAJpegIsSaidOfItsPhotoAndTheChoiceOfTwoPhotosIsKept() throws Exception {
+        Files.createFile(folder.resolve("a.DNG"));
+        Files.createFile(folder.resolve("c.cr3"));
+        try (ShootFolder first = ShootFolder.open(folder, userData)) {
+            assertThat(first.shoot().photos())
+                    .extracting(Photo::file)
+                    .containsExactly("a.jpg", "b.JPG", "c.cr3", "über \"x\" 🏺.png");
+            first.save(first.shoot());
+        }
+        String saved = Files.readString(folder.resolve(ShootFolder.DOCUMENT));
+        assertThat(saved).contains("\"raw\" : \"a.DNG\"").doesNotContain("\"pairs\"");
+        try (ShootFolder second = ShootFolder.open(folder, userData)) {
+            assertThat(second.shoot().photo("a.jpg").raw()).contains("a.DNG");
+            second.save(second.shoot().withPairs(Shoot.Pairs.APART));
+        }
+        Shoot apart = ShootFolder.look(folder, userData).shoot();
+        assertThat(apart.pairs()).isEqualTo(Shoot.Pairs.APART);
+        assertThat(apart.photo("a.jpg").raw()).isEmpty();
+        assertThat(apart.photo("a.DNG").raw()).isEmpty();
+    }
+
+    @Test
     void aShootIsLookedAtWhileItsFirstDocumentComesAndGoes() throws Exception {
         Path saved = Files.createDirectory(temporary.resolve("saved")).resolve(ShootFolder.DOCUMENT);
         try (ShootFolder first = ShootFolder.open(folder, userData)) {

@@ -10,6 +10,7 @@ import nexa.core.message.Rejected;
  * @param sampling of a JPEG
  * @param depth of a PNG or TIFF
  * @param enlarges whether a crop with too few pixels for the size is enlarged; else it comes out at its own
+ * @param source whose pixels it is made of, of a photo with two files
  * @param folder inside the destination, "" for the destination itself
  * @param name as {@link NamePattern} reads it, without an ending
  */
@@ -20,6 +21,7 @@ public record FileSpec(
         Depth depth,
         Colour colour,
         boolean enlarges,
+        Source source,
         String folder,
         String name) {
     /** The kinds of file. */
@@ -64,6 +66,14 @@ public record FileSpec(
         SRGB
     }
 
+    /** Whose pixels are delivered of a photo that has a raw file beside it; a raw photo alone always gives its own. */
+    public enum Source {
+        /** The photo's own file. */
+        PHOTO,
+        /** The raw file. */
+        RAW
+    }
+
     /** @throws IllegalArgumentException for a quality out of range, an empty name, and folders that climb out */
     public FileSpec {
         Require.within("quality", quality, 1, 100);
@@ -82,27 +92,32 @@ public record FileSpec(
     }
 
     public static FileSpec usual(String folder) {
-        return new FileSpec(Type.JPEG, 90, Sampling.FULL, Depth.PHOTO, Colour.KEEP, true, folder, "{photo}");
+        return new FileSpec(
+                Type.JPEG, 90, Sampling.FULL, Depth.PHOTO, Colour.KEEP, true, Source.PHOTO, folder, "{photo}");
     }
 
     public FileSpec withType(Type newType) {
-        return new FileSpec(newType, quality, sampling, depth, colour, enlarges, folder, name);
+        return new FileSpec(newType, quality, sampling, depth, colour, enlarges, source, folder, name);
     }
 
     /** With another quality of a JPEG. */
     public FileSpec withQuality(int newQuality, Sampling newSampling) {
-        return new FileSpec(type, newQuality, newSampling, depth, colour, enlarges, folder, name);
+        return new FileSpec(type, newQuality, newSampling, depth, colour, enlarges, source, folder, name);
     }
 
     public FileSpec withColour(Colour newColour, Depth newDepth) {
-        return new FileSpec(type, quality, sampling, newDepth, newColour, enlarges, folder, name);
+        return new FileSpec(type, quality, sampling, newDepth, newColour, enlarges, source, folder, name);
     }
 
     public FileSpec withEnlarges(boolean nowEnlarges) {
-        return new FileSpec(type, quality, sampling, depth, colour, nowEnlarges, folder, name);
+        return new FileSpec(type, quality, sampling, depth, colour, nowEnlarges, source, folder, name);
+    }
+
+    public FileSpec withSource(Source newSource) {
+        return new FileSpec(type, quality, sampling, depth, colour, enlarges, newSource, folder, name);
     }
 
     public FileSpec withName(String newName) {
-        return new FileSpec(type, quality, sampling, depth, colour, enlarges, folder, newName);
+        return new FileSpec(type, quality, sampling, depth, colour, enlarges, source, folder, newName);
     }
 }

@@ -20,6 +20,7 @@ import nexa.core.shape.Plane;
  * One photo of a shoot and what was said of it.
  *
  * @param file its name in the shoot's folder; names the photo
+ * @param raw the name of the raw file that belongs to it, if its file is a JPEG that has one
  * @param pixels after the EXIF orientation, before any turn; empty until the photo has been read
  * @param identity by which its file is known again under another name; empty until the photo has been read
  * @param texture how busy it is inside its edges, where that has been read
@@ -30,6 +31,7 @@ import nexa.core.shape.Plane;
  */
 public record Photo(
         String file,
+        Optional<String> raw,
         Optional<PixelSize> pixels,
         Optional<FileIdentity> identity,
         Optional<EdgeTexture> texture,
@@ -56,6 +58,7 @@ public record Photo(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Preparation.NONE,
                 Mark.OPEN,
                 Optional.empty(),
@@ -65,12 +68,12 @@ public record Photo(
 
     /** Whether nobody has said anything of it. */
     public boolean isUntouched() {
-        return equals(untouched(file).read(pixels, identity, texture));
+        return equals(untouched(file).withRaw(raw).read(pixels, identity, texture));
     }
 
     /** Whether nobody has said anything of it; what its camera marked does not count. */
     public boolean isUntouchedByHand() {
-        return new Photo(file, pixels, identity, texture, preparation, mark, Optional.empty(), hasNoSubject, crops)
+        return new Photo(file, raw, pixels, identity, texture, preparation, mark, Optional.empty(), hasNoSubject, crops)
                 .isUntouched();
     }
 
@@ -201,6 +204,10 @@ public record Photo(
         return crops.getOrDefault(format, CropEntry.UNTOUCHED);
     }
 
+    public Photo withRaw(Optional<String> newRaw) {
+        return new Photo(file, newRaw, pixels, identity, texture, preparation, mark, subject, hasNoSubject, crops);
+    }
+
     public Photo withPixels(PixelSize newPixels) {
         return read(Optional.of(newPixels), identity, texture);
     }
@@ -215,11 +222,12 @@ public record Photo(
 
     private Photo read(
             Optional<PixelSize> newPixels, Optional<FileIdentity> newIdentity, Optional<EdgeTexture> newTexture) {
-        return new Photo(file, newPixels, newIdentity, newTexture, preparation, mark, subject, hasNoSubject, crops);
+        return new Photo(
+                file, raw, newPixels, newIdentity, newTexture, preparation, mark, subject, hasNoSubject, crops);
     }
 
     public Photo withPreparation(Preparation newPreparation) {
-        return new Photo(file, pixels, identity, texture, newPreparation, mark, subject, hasNoSubject, crops);
+        return new Photo(file, raw, pixels, identity, texture, newPreparation, mark, subject, hasNoSubject, crops);
     }
 
     public Photo withAngle(Angle newAngle) {
@@ -235,12 +243,13 @@ public record Photo(
     }
 
     public Photo withMark(Mark newMark) {
-        return new Photo(file, pixels, identity, texture, preparation, newMark, subject, hasNoSubject, crops);
+        return new Photo(file, raw, pixels, identity, texture, preparation, newMark, subject, hasNoSubject, crops);
     }
 
     /** What the photographer says it is about; empty says that it is about nothing. */
     public Photo withSubject(Optional<Subject> newSubject) {
-        return new Photo(file, pixels, identity, texture, preparation, mark, newSubject, newSubject.isEmpty(), crops);
+        return new Photo(
+                file, raw, pixels, identity, texture, preparation, mark, newSubject, newSubject.isEmpty(), crops);
     }
 
     /** The subject, if there is one, where it lies after the photo was turned or mirrored. */
@@ -255,13 +264,14 @@ public record Photo(
         } else {
             changed.put(format, entry);
         }
-        return new Photo(file, pixels, identity, texture, preparation, mark, subject, hasNoSubject, changed);
+        return new Photo(file, raw, pixels, identity, texture, preparation, mark, subject, hasNoSubject, changed);
     }
 
     /** This photo with what was said of another one, or of another state of it, keeping what was read of it. */
     public Photo saying(Photo other) {
         return new Photo(
                 file,
+                raw,
                 pixels,
                 identity,
                 texture,

@@ -19,15 +19,30 @@ public final class Shoot {
         NAME
     }
 
+    /** What a raw file and a JPEG of the same name are. */
+    public enum Pairs {
+        /** One photo with two files. */
+        TOGETHER,
+        APART
+    }
+
     private final String title;
     private final Order order;
+    private final Pairs pairs;
     private final List<Format> formats;
     private final List<Photo> photos;
     private final Map<String, Integer> places;
 
-    private Shoot(String title, Order order, List<Format> formats, List<Photo> photos, Map<String, Integer> places) {
+    private Shoot(
+            String title,
+            Order order,
+            Pairs pairs,
+            List<Format> formats,
+            List<Photo> photos,
+            Map<String, Integer> places) {
         this.title = title;
         this.order = order;
+        this.pairs = pairs;
         this.formats = List.copyOf(formats);
         this.photos = List.copyOf(photos);
         this.places = places;
@@ -47,7 +62,7 @@ public final class Shoot {
 
     /** The shoot with the same photos, in the same order, in other states, and with other formats. */
     Shoot with(List<Photo> states, List<Format> newFormats) {
-        return new Shoot(title, order, newFormats, states, places);
+        return new Shoot(title, order, pairs, newFormats, states, places);
     }
 
     /**
@@ -57,7 +72,7 @@ public final class Shoot {
      *     crop, or a follower has no lead in its format
      */
     public static Shoot of(String title, Order order, List<Format> formats, List<Photo> photos) {
-        Shoot shoot = new Shoot(title, order, formats, photos, places(photos));
+        Shoot shoot = new Shoot(title, order, Pairs.TOGETHER, formats, photos, places(photos));
         Set<String> ids = new HashSet<>();
         for (Format format : formats) {
             if (!ids.add(format.id())) {
@@ -98,6 +113,16 @@ public final class Shoot {
 
     public List<Format> formats() {
         return formats;
+    }
+
+    /** What a raw file and a JPEG of the same name are in it. */
+    public Pairs pairs() {
+        return pairs;
+    }
+
+    /** Whether any photo has a raw file beside its own. */
+    public boolean hasTwoFiles() {
+        return photos.stream().anyMatch(photo -> photo.raw().isPresent());
     }
 
     /** In the shoot's order. */
@@ -159,12 +184,17 @@ public final class Shoot {
 
     /** The shoot with its photos said to be in another order; see {@link #withPhotos}. */
     public Shoot withOrder(Order newOrder) {
-        return new Shoot(title, newOrder, formats, photos, places);
+        return new Shoot(title, newOrder, pairs, formats, photos, places);
+    }
+
+    /** The shoot with this said of pairs of files; its photos stay as they are, see {@link nexa.core.series.RawPairs}. */
+    public Shoot withPairs(Pairs newPairs) {
+        return new Shoot(title, order, newPairs, formats, photos, places);
     }
 
     /** The shoot with other photos, in this order. */
     public Shoot withPhotos(List<Photo> newPhotos) {
-        return new Shoot(title, order, formats, newPhotos, places(newPhotos));
+        return new Shoot(title, order, pairs, formats, newPhotos, places(newPhotos));
     }
 
     /** The shoot with a format in place of the one of the same id. */
@@ -173,7 +203,7 @@ public final class Shoot {
     }
 
     public Shoot withFormats(List<Format> newFormats) {
-        return new Shoot(title, order, newFormats, photos, places);
+        return new Shoot(title, order, pairs, newFormats, photos, places);
     }
 
     /**
@@ -195,6 +225,7 @@ public final class Shoot {
         return other instanceof Shoot that
                 && title.equals(that.title)
                 && order == that.order
+                && pairs == that.pairs
                 && formats.equals(that.formats)
                 && photos.equals(that.photos);
     }

@@ -12,12 +12,14 @@ import nexa.imaging.facts.PhotoFacts;
 /** Says which photo is on the stage, whether its crop is done, and how it was taken. */
 final class PhotoTag extends HBox {
     private final Label name = Parts.name("photo-tag-name");
+    private final Label raw = Parts.label("");
     private final Label state = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
 
     PhotoTag() {
         super(8);
-        getChildren().addAll(name, state, camera);
+        raw.setId("photo-tag-raw");
+        getChildren().addAll(name, raw, state, camera);
         getStyleClass().add("photo-tag");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
     }
@@ -25,6 +27,13 @@ final class PhotoTag extends HBox {
     void show(Optional<Photo> photo, Optional<PhotoCrop> crop, Optional<PhotoFacts> facts) {
         setVisible(photo.isPresent());
         Parts.setName(name, photo.map(Photo::file).orElse(""));
+        Optional<RawWords> files = photo.flatMap(shown -> RawWords.of(shown, crop, facts));
+        raw.setText(files.map(RawWords::text).orElse(""));
+        raw.setTooltip(files.map(said -> Parts.tooltip(said.tip())).orElse(null));
+        raw.setAccessibleHelp(files.map(RawWords::tip).orElse(""));
+        raw.getStyleClass().setAll("label", files.map(RawWords::style).orElse("quiet"));
+        raw.setVisible(files.isPresent());
+        raw.setManaged(files.isPresent());
         state.setText(crop.map(now -> Words.get(now.isDone() ? "state.done" : "state.notDone"))
                 .orElse(""));
         camera.setText(facts.map(CameraWords::exposure).orElse(""));

@@ -28,13 +28,14 @@ final class FileEditor {
     private final ComboBox<String> sampling =
             choice("file-sampling", "file.sampling", "sampling", FileSpec.Sampling.values());
     private final ComboBox<String> depth = choice("file-depth", "file.depth", "depth", FileSpec.Depth.values());
+    private final ComboBox<String> source = choice("file-source", "file.source", "source", FileSpec.Source.values());
     private final ToggleButton enlarges = Parts.toggle("file.enlarges", "choice", "small-button");
     private final TextField quality = field("file-quality", "file.quality", 3);
     private final TextField folder = field("file-folder", "editor.folder", 9);
     private final TextField name = field("file-name", "file.name", 22);
     private final Label shown = Parts.label("", "small", "quiet");
     private final HBox kindRow = row();
-    private final HBox colourRow = row(colour, enlarges);
+    private final HBox colourRow = row(colour, source, enlarges);
     private final HBox nameRow = row(folder, Parts.label("/"), name);
     private final HBox wordRow = row(Parts.label(Words.get("file.words"), "small", "quiet"));
     private boolean isFilling;
@@ -42,16 +43,24 @@ final class FileEditor {
     /**
      * An editor of a format's files.
      *
+     * @param hasTwoFiles whether there are photos with a raw file beside them, so that it matters whose pixels are taken
      * @param change takes what they are to be
      * @param example the name that a file would have
      */
-    FileEditor(Supplier<FileSpec> now, Consumer<FileSpec> change, Function<FileSpec, String> example) {
+    FileEditor(
+            Supplier<FileSpec> now,
+            boolean hasTwoFiles,
+            Consumer<FileSpec> change,
+            Function<FileSpec, String> example) {
         this.now = now;
         this.change = change;
         this.example = example;
+        source.setVisible(hasTwoFiles || now.get().source() != FileSpec.Source.PHOTO);
+        source.managedProperty().bind(source.visibleProperty());
+        source.setTooltip(Parts.tooltip(Words.get("file.source.tip")));
         enlarges.setId("file-enlarges");
         enlarges.setOnAction(event -> take());
-        for (ComboBox<String> box : List.of(kind, colour, sampling, depth)) {
+        for (ComboBox<String> box : List.of(kind, colour, sampling, depth, source)) {
             box.setOnAction(event -> take());
         }
         for (TextField field : List.of(quality, folder, name)) {
@@ -136,6 +145,7 @@ final class FileEditor {
         colour.getSelectionModel().select(spec.colour().ordinal());
         sampling.getSelectionModel().select(spec.sampling().ordinal());
         depth.getSelectionModel().select(spec.depth().ordinal());
+        source.getSelectionModel().select(spec.source().ordinal());
         enlarges.setSelected(spec.enlarges());
         quality.setText(String.valueOf(spec.quality()));
         folder.setText(spec.folder());
@@ -171,6 +181,7 @@ final class FileEditor {
                 FileSpec.Depth.values()[depth.getSelectionModel().getSelectedIndex()],
                 FileSpec.Colour.values()[colour.getSelectionModel().getSelectedIndex()],
                 enlarges.isSelected(),
+                FileSpec.Source.values()[source.getSelectionModel().getSelectedIndex()],
                 folder.getText().strip(),
                 name.getText().strip());
     }

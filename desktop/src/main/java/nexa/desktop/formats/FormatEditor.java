@@ -75,7 +75,10 @@ public final class FormatEditor extends VBox {
         grid.addRow(3, caption("editor.size"), size.kindRow());
         grid.addRow(4, Parts.label(""), size.sizeRow());
         FileEditor file = new FileEditor(
-                () -> format().file(), spec -> change(format -> format.withFile(spec)), this::exampleName);
+                () -> format().file(),
+                session.shoot().hasTwoFiles(),
+                spec -> change(format -> format.withFile(spec)),
+                this::exampleName);
         grid.addRow(5, caption("editor.file"), file.kindRow());
         grid.addRow(6, caption("file.colour"), file.colourRow());
         grid.addRow(7, caption("editor.folder"), file.nameRow());

@@ -1,9 +1,9 @@
 package nexa.desktop.session;
 
+import com.google.common.collect.Sets;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.series.RawPairs;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -24,6 +25,7 @@ public final class FolderChanges {
     private final PhotoReading reading;
     private final Selection selection;
     private final Turns turns;
+    private final ShootEdits edits;
     private final Consumer<UnaryOperator<Shoot>> rename;
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
@@ -41,30 +43,51 @@ public final class FolderChanges {
             PhotoReading reading,
             Selection selection,
             Turns turns,
+            ShootEdits edits,
             Consumer<UnaryOperator<Shoot>> rename) {
         this.shoot = shoot;
         this.reading = reading;
         this.selection = selection;
         this.turns = turns;
+        this.edits = edits;
         this.rename = rename;
-        this.watch = new FolderWatch(
-                folder,
-                shoot.get().photos().stream().map(Photo::file).collect(Collectors.toSet()),
-                news -> Platform.runLater(() -> hear(news)));
+        this.watch = new FolderWatch(folder, files(shoot.get()), news -> Platform.runLater(() -> hear(news)));
         watch.begin();
     }
 
     private void hear(FolderNews news) {
         fresh.set(news.fresh());
         Map<String, PhotoProblem> gone = new HashMap<>();
-        news.gone().forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
+        news.gone().stream()
+                .filter(file -> shoot.get().find(file).isPresent())
+                .forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
         if (!gone.isEmpty()) {
             turns.now(() -> {
                 reading.addProblems(gone);
                 seekRenamed();
             });
         }
-        reading.readAgain(news.changed());
+        Set<String> changed = new HashSet<>(news.changed());
+        changed.addAll(withRawIn(Sets.union(news.changed(), news.gone())));
+        reading.readAgain(changed);
+    }
+
+    /** All files of a shoot's photos. */
+    private static Set<String> files(Shoot shoot) {
+        Set<String> files = new HashSet<>();
+        for (Photo photo : shoot.photos()) {
+            files.add(photo.file());
+            photo.raw().ifPresent(files::add);
+        }
+        return files;
+    }
+
+    /** The photos whose raw files are among these. */
+    private Set<String> withRawIn(Set<String> files) {
+        return shoot.get().photos().stream()
+                .filter(photo -> photo.raw().filter(files::contains).isPresent())
+                .map(Photo::file)
+                .collect(Collectors.toSet());
     }
 
     /** The photos that have come into the folder since the shoot was opened and are not in it yet. */
@@ -78,17 +101,43 @@ public final class FolderChanges {
     }
 
     private void addFreshNow() {
-        List<Photo> all = new ArrayList<>(shoot.get().photos());
-        List<Photo> added = fresh.get().stream()
-                .filter(file -> shoot.get().find(file).isEmpty())
-                .map(Photo::untouched)
-                .toList();
-        all.addAll(added);
+        Shoot before = shoot.get();
+        Set<String> there = Sets.union(there(before), fresh.get()).immutableCopy();
         watch.know(fresh.get());
         selection.showToo(fresh.get());
         fresh.set(Set.of());
-        shoot.set(shoot.get().withPhotos(all));
-        reading.read(added);
+        shoot.set(RawPairs.withFiles(before, there));
+        readNew(before);
+    }
+
+    private Set<String> there(Shoot now) {
+        return Sets.difference(files(now), reading.missing()).immutableCopy();
+    }
+
+    /** Makes raw files and JPEGs of the same name one photo, or two. It cannot be undone but by choosing again. */
+    public void pair(Shoot.Pairs pairs) {
+        if (pairs != shoot.get().pairs()) {
+            edits.change(
+                    () -> {
+                        Set<String> there = there(shoot.get());
+                        return now -> RawPairs.withFiles(now.withPairs(pairs), there);
+                    },
+                    this::readNew);
+        }
+    }
+
+    /** Reads photos that were not of the shoot before, or had other files. */
+    private void readNew(Shoot before) {
+        Shoot now = shoot.get();
+        if (before.photos().stream().anyMatch(photo -> now.find(photo.file()).isEmpty())) {
+            edits.forgetSteps();
+            selection.leaveMissing(now);
+        }
+        reading.read(now.photos().stream()
+                .filter(photo -> before.find(photo.file())
+                        .filter(was -> was.raw().equals(photo.raw()))
+                        .isEmpty())
+                .toList());
     }
 
     /** The new names of photos that have other names now, by their old ones. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.format.Format;
@@ -105,6 +106,16 @@ final class Selection {
                     .filter(ids::contains)
                     .findFirst()
                     .ifPresent(format::set);
+        }
+    }
+
+    /** Leaves photos that are not of the shoot any more. */
+    void leaveMissing(Shoot shoot) {
+        chosen.set(chosen.get().stream()
+                .filter(file -> shoot.find(file).isPresent())
+                .collect(Collectors.toUnmodifiableSet()));
+        if (photo.get().flatMap(shoot::find).isEmpty()) {
+            photo.set(photos(shoot).stream().findFirst().map(Photo::file));
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -170,6 +171,11 @@ public final class ShootEdits {
      * @param begin takes what the change needs, when it has its turn
      */
     void change(Supplier<UnaryOperator<Shoot>> begin) {
+        change(begin, before -> {});
+    }
+
+    /** As {@link #change(Supplier)}, with something to be done after it, which hears how the shoot was. */
+    void change(Supplier<UnaryOperator<Shoot>> begin, Consumer<Shoot> then) {
         ifWritable(() -> turns.take(
                 () -> {
                     Shoot before = shoot.get();
@@ -177,9 +183,16 @@ public final class ShootEdits {
                     return () -> change.apply(before);
                 },
                 changed -> {
+                    Shoot before = shoot.get();
                     shoot.set(changed);
                     save();
+                    then.accept(before);
                 }));
+    }
+
+    /** Nothing done so far can be undone any more, since photos that it is about are not of the shoot now. */
+    void forgetSteps() {
+        history.set(History.EMPTY);
     }
 
     /** Saves the shoot as it is, without an edit. */

@@ -62,7 +62,7 @@ public final class ShootSession {
         this.edits = new ShootEdits(folder, shoot, selection, turns, new Autosave(folder, saving));
         this.reading = new PhotoReading(folder.path(), shoot, pictures, turns, this::readAll);
         this.changes = new FolderChanges(
-                folder.path(), shoot, reading, selection, turns, along -> edit(Edit.Kind.RENAME, along));
+                folder.path(), shoot, reading, selection, turns, edits, along -> edit(Edit.Kind.RENAME, along));
         this.finding = new Finding(folder);
         this.lenses = new Lenses(reading::now, folder.ownLenses());
         this.textures = new Textures(folder.path(), shoot, pictures, turns, reading::isReady);

@@ -3,6 +3,8 @@ package nexa.desktop.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -60,6 +62,7 @@ final class SheetPhoto extends VBox {
     private final Label reason = Parts.label("", "sheet-photo-reason");
     private final StackPane picture;
     private final Label name = Parts.name("small", "sheet-photo-name");
+    private final Label files = Parts.label(Words.get("photo.twoFiles"), "small", "quiet");
     private final Label word = Parts.label("", "small");
     private Optional<String> file = Optional.empty();
     private SheetRow.PhotoSize room = new SheetRow.PhotoSize(1, 1);
@@ -79,9 +82,10 @@ final class SheetPhoto extends VBox {
         picture.getStyleClass().add("sheet-photo-picture");
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
+        files.managedProperty().bind(files.visibleProperty());
         HBox caption = new HBox(6, name, word);
         caption.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(picture, caption);
+        getChildren().addAll(picture, new VBox(caption, files));
         getStyleClass().add("sheet-photo");
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         notch.getStyleClass().add("sheet-photo-notch");
@@ -140,11 +144,15 @@ final class SheetPhoto extends VBox {
             return;
         }
         Parts.setName(name, photo.get().file());
+        files.setVisible(photo.get().raw().isPresent());
+        files.setTooltip(photo.get().raw().map(Parts::tooltip).orElse(null));
         pseudoClassStateChanged(OUT, photo.get().mark() == Mark.OUT);
         markCurrent();
         Optional<PhotoCrop> crop = photo.filter(session::isReady).map(ready -> session.crop(ready, session.format()));
         crop.ifPresentOrElse(this::showCrop, () -> showReason(photo.get()));
-        setAccessibleText(photo.get().file() + " " + word.getText());
+        setAccessibleText(Stream.of(name.getText(), files.isVisible() ? files.getText() : "", word.getText())
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(" ")));
     }
 
     private void showCrop(PhotoCrop crop) {

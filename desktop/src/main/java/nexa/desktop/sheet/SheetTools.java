@@ -19,6 +19,7 @@ import nexa.desktop.session.ShootSession;
 final class SheetTools {
     private static final int FEWEST = 3;
     private static final int MOST = 12;
+    private static final double PAIRS_WIDTH = 116;
 
     private final SplitRow node;
     private final FormatChooser formats;
@@ -28,6 +29,8 @@ final class SheetTools {
     private final Runnable acrossChanged;
     private final ComboBox<String> filter = new ComboBox<>();
     private final ComboBox<String> order = new ComboBox<>();
+    private final ComboBox<String> pairs = new ComboBox<>();
+    private final Label pairsName = Parts.label(Words.get("sheet.pairs"), "quiet");
     private final Choices<SheetMode> modes;
     private int across = 6;
 
@@ -39,6 +42,7 @@ final class SheetTools {
         more = Parts.button("sheet.more", () -> setAcross(across + 1), "flat");
         fillFilter();
         fillOrder(session);
+        fillPairs(session);
         node = new SplitRow(what(), how());
         node.getStyleClass().add("tools");
         count.setText(String.valueOf(across));
@@ -64,6 +68,30 @@ final class SheetTools {
                 session.reorder(Shoot.Order.values()[order.getSelectionModel().getSelectedIndex()]));
     }
 
+    /** Only where there is anything to choose. */
+    private void fillPairs(ShootSession session) {
+        for (Shoot.Pairs each : Shoot.Pairs.values()) {
+            pairs.getItems().add(Words.of("pairs", each));
+        }
+        pairs.setId("sheet-pairs");
+        // Once its list was seen it would take more room than there is beside the others.
+        pairs.setPrefWidth(PAIRS_WIDTH);
+        pairs.setAccessibleText(Words.get("sheet.pairs"));
+        pairs.setTooltip(Parts.tooltip(Words.get("sheet.pairs.tip")));
+        pairs.getSelectionModel().select(session.shoot().pairs().ordinal());
+        pairs.setOnAction(event -> session.changes()
+                .pair(Shoot.Pairs.values()[pairs.getSelectionModel().getSelectedIndex()]));
+        showPairs(session.shoot());
+        session.shootProperty().addListener((observed, before, now) -> showPairs(now));
+        pairs.managedProperty().bind(pairs.visibleProperty());
+        pairsName.visibleProperty().bind(pairs.visibleProperty());
+        pairsName.managedProperty().bind(pairs.visibleProperty());
+    }
+
+    private void showPairs(Shoot shoot) {
+        pairs.setVisible(shoot.hasTwoFiles() || shoot.pairs() == Shoot.Pairs.APART);
+    }
+
     private HBox what() {
         HBox row = new HBox(4);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -79,6 +107,8 @@ final class SheetTools {
         stepper.setAlignment(Pos.CENTER);
         HBox how = new HBox(
                 8,
+                pairsName,
+                pairs,
                 Parts.label(Words.get("sheet.show"), "quiet"),
                 filter,
                 Parts.label(Words.get("sheet.order"), "quiet"),

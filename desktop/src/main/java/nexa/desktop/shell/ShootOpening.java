@@ -3,10 +3,13 @@ package nexa.desktop.shell;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.Words;
 import nexa.store.RecentShoots;
 import nexa.store.ShootFolder;
@@ -98,7 +101,7 @@ final class ShootOpening {
             ShootFolder folder = ShootFolder.open(isPhoto ? first.getParent() : first, userData);
             remember(folder.path());
             own.load();
-            List<String> photos = isPhoto ? beside(first, paths) : List.of();
+            List<String> photos = isPhoto ? photos(folder.shoot(), beside(first, paths)) : List.of();
             Platform.runLater(() -> {
                 window.show(folder, photos);
                 shown.complete(null);
@@ -114,6 +117,16 @@ final class ShootOpening {
                 .map(path -> path.toAbsolutePath().normalize())
                 .filter(path -> first.getParent().equals(path.getParent()))
                 .map(path -> path.getFileName().toString())
+                .toList();
+    }
+
+    /** The photos that files belong to. */
+    private static List<String> photos(Shoot shoot, List<String> files) {
+        Map<String, String> byRaw = new HashMap<>();
+        shoot.photos().forEach(photo -> photo.raw().ifPresent(raw -> byRaw.put(raw, photo.file())));
+        return files.stream()
+                .map(file -> byRaw.getOrDefault(file, file))
+                .distinct()
                 .toList();
     }
 

@@ -26,7 +26,8 @@ class CameraWordsTest {
                 time.map(local -> new CaptureTime(local, Optional.empty())),
                 camera,
                 Optional.empty(),
-                new FileIdentity(1, "x"));
+                new FileIdentity(1, "x"),
+                Optional.empty());
     }
 
     private static CameraData exposed(double seconds) {

@@ -54,11 +54,23 @@ final class JpegDecoder implements PhotoDecoder {
 
     @Override
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException, MetadataException {
-        Set<JpegSegmentType> wanted = EnumSet.copyOf(FRAMES);
+        try (InputStream in = Files.newInputStream(file)) {
+            return header(in, FRAMES);
+        }
+    }
+
+    /** As {@link #header(Path)}, of a JPEG inside another file; the ways in which sensors' samples are packed are none. */
+    static PhotoHeader headerInside(InputStream in) throws IOException, ImageProcessingException, MetadataException {
+        return header(in, EnumSet.of(JpegSegmentType.SOF0, JpegSegmentType.SOF1, JpegSegmentType.SOF2));
+    }
+
+    private static PhotoHeader header(InputStream in, Set<JpegSegmentType> frames)
+            throws IOException, ImageProcessingException, MetadataException {
+        Set<JpegSegmentType> wanted = EnumSet.copyOf(frames);
         wanted.add(JpegSegmentType.APP1);
-        JpegSegmentData segments = segments(file, wanted);
+        JpegSegmentData segments = segments(in, wanted);
         Metadata frame = new Metadata();
-        for (JpegSegmentType type : FRAMES) {
+        for (JpegSegmentType type : frames) {
             for (byte[] segment : segments.getSegments(type)) {
                 new JpegReader().extract(segment, frame, type);
             }
@@ -75,12 +87,10 @@ final class JpegDecoder implements PhotoDecoder {
                 exif);
     }
 
-    private static JpegSegmentData segments(Path file, Set<JpegSegmentType> wanted)
+    private static JpegSegmentData segments(InputStream in, Set<JpegSegmentType> wanted)
             throws IOException, JpegProcessingException {
-        try (InputStream in =
-                ByteStreams.limit(new BufferedInputStream(Files.newInputStream(file)), MOST_BEFORE_PIXELS)) {
-            return JpegSegmentReader.readSegments(new BoundedReader(in), wanted);
-        }
+        InputStream bounded = ByteStreams.limit(new BufferedInputStream(in), MOST_BEFORE_PIXELS);
+        return JpegSegmentReader.readSegments(new BoundedReader(bounded), wanted);
     }
 
     private static Optional<byte[]> exif(JpegSegmentData segments) {
@@ -94,7 +104,14 @@ final class JpegDecoder implements PhotoDecoder {
 
     @Override
     public SourceMetadata metadata(Path file) throws IOException, ImageProcessingException {
-        JpegSegmentData segments = segments(file, Set.of(JpegSegmentType.APP1, JpegSegmentType.APP2));
+        try (InputStream in = Files.newInputStream(file)) {
+            return metadata(in);
+        }
+    }
+
+    /** As {@link #metadata(Path)}, of a JPEG that need not be a file of its own. */
+    static SourceMetadata metadata(InputStream in) throws IOException, JpegProcessingException {
+        JpegSegmentData segments = segments(in, Set.of(JpegSegmentType.APP1, JpegSegmentType.APP2));
         TreeMap<Integer, byte[]> parts = new TreeMap<>();
         for (byte[] segment : segments.getSegments(JpegSegmentType.APP2)) {
             if (SourceMetadata.startsWith(segment, ICC) && segment.length > ICC.length + 2) {
@@ -126,6 +143,11 @@ final class JpegDecoder implements PhotoDecoder {
         if (!markers.isWhole()) {
             throw new PhotoProblem(name, PhotoProblem.Reason.CUT_OFF);
         }
+    }
+
+    /** The TIFF block of a JPEG's EXIF. */
+    static Optional<TiffDirectory> exifInside(InputStream in) throws IOException, JpegProcessingException {
+        return exif(segments(in, Set.of(JpegSegmentType.APP1))).flatMap(TiffDirectory::read);
     }
 
     @Override

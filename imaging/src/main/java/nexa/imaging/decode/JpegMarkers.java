@@ -40,22 +40,38 @@ record JpegMarkers(boolean isWhole, long end, int scans) {
      */
     static JpegMarkers of(Path file) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            Walk walk = new Walk(in, new byte[BUFFER], 0);
-            long length = Files.size(file);
-            boolean hasScan = walk.toFirstScan();
-            if (hasScan && walk.hasOneScan() && endsWithEnd(file)) {
-                return new JpegMarkers(true, length, walk.scans);
-            }
-            return hasScan && walk.toEnd()
-                    ? new JpegMarkers(true, walk.at, walk.scans)
-                    : new JpegMarkers(false, length, walk.scans);
+            return of(in, file, Files.size(file));
         }
     }
 
-    private static boolean endsWithEnd(Path file) throws IOException {
+    /**
+     * As {@link #of(Path)}, of a JPEG inside a file.
+     *
+     * @param in begins where the JPEG does
+     * @param end the first byte of the file behind it
+     */
+    static JpegMarkers of(InputStream in, Path file, long end) throws IOException {
+        Walk walk = new Walk(in, new byte[BUFFER], 0);
+        boolean hasScan = walk.toFirstScan();
+        if (hasScan && walk.hasOneScan() && endsWithEnd(file, end)) {
+            return new JpegMarkers(true, end, walk.scans);
+        }
+        return hasScan && walk.toEnd()
+                ? new JpegMarkers(true, walk.at, walk.scans)
+                : new JpegMarkers(false, end, walk.scans);
+    }
+
+    /** Walks a JPEG that begins where a stream is; what follows its end is not looked at. */
+    static JpegMarkers of(InputStream in) throws IOException {
+        Walk walk = new Walk(in, new byte[BUFFER], 0);
+        boolean isWhole = walk.toEnd();
+        return new JpegMarkers(isWhole, walk.at, walk.scans);
+    }
+
+    private static boolean endsWithEnd(Path file, long end) throws IOException {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            ByteBuffer tail = ByteBuffer.allocate((int) Math.min(TAIL, channel.size()));
-            channel.position(channel.size() - tail.capacity());
+            ByteBuffer tail = ByteBuffer.allocate((int) Math.min(TAIL, end));
+            channel.position(end - tail.capacity());
             while (tail.hasRemaining() && channel.read(tail) >= 0) {
                 // Reads on until it is full.
                 continue;

@@ -3,6 +3,7 @@ package nexa.imaging.decode;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.MetadataException;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -25,6 +26,11 @@ public interface PhotoDecoder {
      * @throws PhotoProblem if it is cut off, or coded so that decoding it would take minutes
      */
     void requireWhole(Path file) throws IOException, PhotoProblem;
+
+    /** So much of a file as its picture of this size needs, at most; no more than that is worked on. */
+    default byte[] read(Path file, int longSide) throws IOException {
+        return Files.readAllBytes(file);
+    }
 
     /**
      * What of a file in memory is its picture.

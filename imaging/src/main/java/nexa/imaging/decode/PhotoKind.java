@@ -4,6 +4,8 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -12,7 +14,9 @@ public enum PhotoKind {
     JPEG(FileType.Jpeg, new JpegDecoder()),
     PNG(FileType.Png, new PngDecoder()),
     TIFF(FileType.Tiff, new TiffDecoder()),
-    WEBP(FileType.WebP, new WebpDecoder());
+    WEBP(FileType.WebP, new WebpDecoder()),
+    /** What a sensor saw, by many makers' rules, with the picture that the camera made of it inside. */
+    RAW(FileType.Unknown, new RawDecoder());
 
     private final FileType type;
     private final PhotoDecoder decoder;
@@ -26,9 +30,17 @@ public enum PhotoKind {
         return decoder;
     }
 
-    /** The kind of what a stream begins with; the stream is left where it was. Empty for anything else. */
-    public static Optional<PhotoKind> of(BufferedInputStream in) throws IOException {
-        FileType found = FileTypeDetector.detectFileType(in);
-        return Stream.of(values()).filter(kind -> kind.type == found).findFirst();
+    /** The kind of a file; empty for anything else. */
+    public static Optional<PhotoKind> of(Path file) throws IOException {
+        // Most raw files look like a TIFF at first.
+        if (RawFile.read(file).isPresent()) {
+            return Optional.of(RAW);
+        }
+        try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            FileType found = FileTypeDetector.detectFileType(in);
+            return Stream.of(values())
+                    .filter(kind -> kind != RAW && kind.type == found)
+                    .findFirst();
+        }
     }
 }

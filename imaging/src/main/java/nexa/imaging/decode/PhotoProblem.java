@@ -29,7 +29,15 @@ public final class PhotoProblem extends Exception implements Telling {
         /** The photo is another one than when the shoot was opened. */
         CHANGED,
         /** The system does not give the file out. */
-        NO_ACCESS
+        NO_ACCESS,
+        /** A raw photo without a picture of its camera's, where nothing is there that could make one. */
+        NO_PICTURE,
+        /** The command that makes pictures of raw photos makes none of this one. */
+        NOT_DEVELOPED,
+        /** The command that makes pictures of raw photos breaks down over this one. */
+        DEVELOPER_BROKE,
+        /** The command that makes pictures of raw photos does not come to an end with this one. */
+        DEVELOPER_HANGS
     }
 
     private final Reason reason;

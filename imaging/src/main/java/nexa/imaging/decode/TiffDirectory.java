@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.LongStream;
 
 /**
  * What a TIFF says in a directory and in those below it, read within bounds: an EXIF block is a TIFF, and either may hold a
@@ -27,15 +28,19 @@ public final class TiffDirectory {
     public static final int INTEROPERABILITY = 0xA005;
 
     private static final Set<Integer> BELOW = Set.of(EXIF, PLACE, INTEROPERABILITY);
-    private static final int DEEPEST = 3;
+    static final int DEEPEST = 3;
     private static final int MOST_ENTRIES = 2_000;
     private static final int LARGEST_VALUE = 16 * 1024 * 1024;
 
+    /** Of every TIFF, behind the byte order. */
+    static final int MAGIC = 42;
+
     private static final int HEADER = 8;
-    private static final int ENTRY = 12;
+    static final int ENTRY = 12;
     private static final int TEXT = 2;
     private static final int SHORT = 3;
     private static final int LONG = 4;
+    private static final int FRACTION = 5;
     /** How many bytes a value of each type takes, by the type's number. */
     private static final int[] BYTES = {0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8};
     /** Which of them stand in one piece, so that they are turned round for another byte order. */
@@ -87,19 +92,25 @@ public final class TiffDirectory {
     }
 
     private static ByteOrder setOrder(RandomAccessReader tiff) throws IOException {
+        return setOrder(tiff, Set.of(MAGIC));
+    }
+
+    /** @param magics the numbers of which one has to stand behind the byte order */
+    static ByteOrder setOrder(RandomAccessReader tiff, Set<Integer> magics) throws IOException {
         boolean isBig = tiff.getByte(0) == 'M';
         tiff.setMotorolaByteOrder(isBig);
-        if (tiff.getUInt16(2) != 42) {
+        if (!magics.contains(tiff.getUInt16(2))) {
             throw new IOException("no TIFF");
         }
         return isBig ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN;
     }
 
-    private static int firstAt(RandomAccessReader tiff) throws IOException {
+    static int firstAt(RandomAccessReader tiff) throws IOException {
         return tiff.getInt32(4);
     }
 
-    private static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth) throws IOException {
+    /** The directory at a place, and what is below it so many directories deep. */
+    static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth) throws IOException {
         TiffDirectory directory = empty(order);
         int count = Math.min(MOST_ENTRIES, tiff.getUInt16(at));
         for (int i = 0; i < count; i++) {
@@ -146,16 +157,27 @@ public final class TiffDirectory {
 
     /** A whole number of one of the plain types. */
     public OptionalLong number(int tag) {
+        return LongStream.of(numbers(tag)).findFirst();
+    }
+
+    /** Whole numbers of one of the plain types, or fractions rounded to them; none if there are none. */
+    long[] numbers(int tag) {
         Entry entry = entries.get(tag);
-        if (entry == null || entry.value().length < BYTES[entry.type()] || entry.count() < 1) {
-            return OptionalLong.empty();
+        if (entry == null || !Set.of(SHORT, LONG, FRACTION).contains(entry.type())) {
+            return new long[0];
         }
         ByteBuffer value = ByteBuffer.wrap(entry.value()).order(order);
-        return switch (entry.type()) {
-            case SHORT -> OptionalLong.of(value.getShort(0) & 0xFFFF);
-            case LONG -> OptionalLong.of(value.getInt(0) & 0xFFFF_FFFFL);
-            default -> OptionalLong.empty();
-        };
+        return LongStream.range(0, entry.count())
+                .map(i -> number(value, entry.type()))
+                .toArray();
+    }
+
+    private static long number(ByteBuffer value, int type) {
+        if (type == SHORT) {
+            return value.getShort() & 0xFFFF;
+        }
+        long above = value.getInt() & 0xFFFF_FFFFL;
+        return type == LONG ? above : Math.round(above / Math.max(1.0, value.getInt() & 0xFFFF_FFFFL));
     }
 
     /** A text up to its end, empty if it is none. */

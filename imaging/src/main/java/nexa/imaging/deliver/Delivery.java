@@ -15,8 +15,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
+import nexa.core.format.FileSpec;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
+import nexa.core.series.RawPairs;
+import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Urgency;
@@ -183,7 +186,7 @@ public final class Delivery {
         Collection<List<DeliveryPlan.Item>> photosToGo = byPhoto();
         CountDownLatch left = new CountDownLatch(photosToGo.size());
         for (List<DeliveryPlan.Item> items : photosToGo) {
-            queue.add(Urgency.IDLE, PixelMemory.of(items.get(0).photo()), ticket -> {
+            queue.add(Urgency.IDLE, memory(items), ticket -> {
                 try {
                     deliver(items);
                 } finally {
@@ -209,6 +212,15 @@ public final class Delivery {
             }
         }
         return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
+    }
+
+    private static long memory(List<DeliveryPlan.Item> items) {
+        boolean mayBeRaw = items.stream()
+                .anyMatch(item -> RawPairs.isRaw(item.photo().file())
+                        || item.photo().raw().isPresent()
+                                && item.format().file().source() == FileSpec.Source.RAW);
+        Photo photo = items.get(0).photo();
+        return mayBeRaw ? PixelMemory.ofRaw(photo) : PixelMemory.of(photo);
     }
 
     private List<Path> asGiven(List<Path> files) {
@@ -243,7 +255,7 @@ public final class Delivery {
             Optional<Path> finishedBefore = delivered.finished(file.name(), making);
             if (finishedBefore.isPresent()) {
                 kept.add(finishedBefore.get());
-                list(item, finishedBefore.get(), DELIVERED);
+                list(item, finishedBefore.get(), DELIVERED, file.origin());
             } else {
                 Made made = file.made();
                 Path path = writing.write(file.name(), making, made.contents());
@@ -253,7 +265,8 @@ public final class Delivery {
                         path,
                         made.left()
                                 .map(left -> Message.of("delivered.without", left))
-                                .orElse(DELIVERED));
+                                .orElse(DELIVERED),
+                        file.origin());
                 unwritten.set(0);
             }
         } catch (PhotoProblem e) {
@@ -272,12 +285,13 @@ public final class Delivery {
         }
     }
 
-    private void list(DeliveryPlan.Item item, Path file, Message what) {
-        lines.add(new DeliveryList.Line(item, destination.relativize(file).toString(), words.apply(what)));
+    private void list(DeliveryPlan.Item item, Path file, Message what, PixelOrigin origin) {
+        String name = destination.relativize(file).toString();
+        lines.add(new DeliveryList.Line(item, name, words.apply(what), origin));
     }
 
     private void fail(DeliveryPlan.Item item, Message reason) {
         failures.add(new Failure(item, reason));
-        lines.add(new DeliveryList.Line(item, item.name(), words.apply(reason)));
+        lines.add(new DeliveryList.Line(item, item.name(), words.apply(reason), PixelOrigin.UNKNOWN));
     }
 }

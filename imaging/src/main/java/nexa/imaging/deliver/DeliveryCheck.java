@@ -9,7 +9,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
 import nexa.core.series.NeedsLook;
@@ -18,6 +20,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.facts.ShootReading;
+import nexa.imaging.raw.RawStanding;
 
 /** What to know of a delivery before it goes. None of it keeps it from going but a file that cannot be read. */
 public final class DeliveryCheck {
@@ -29,6 +32,12 @@ public final class DeliveryCheck {
         UNREADABLE,
         TOO_FEW_PIXELS,
         FILL_SHOWS,
+        /** The raw file's pixels are wanted, and the command that makes them is not installed: the camera's picture goes. */
+        RAW_NO_COMMAND,
+        /** The raw file's pixels are wanted, and some of its samples are missing: the camera's picture goes. */
+        RAW_CUT_SHORT,
+        /** The raw file's pixels are wanted, and it is not there: the camera's picture goes. */
+        RAW_MISSING,
         LIMITED,
         SUBJECT_CUT,
         OUT_OF_STEP,
@@ -65,6 +74,9 @@ public final class DeliveryCheck {
             for (NeedsLook look : looks) {
                 findings.add(new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
             }
+            raw(reading, item)
+                    .ifPresent(
+                            kind -> findings.add(new Finding(kind, crop.photo().file(), format.id())));
             if (crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone()) {
                 findings.add(new Finding(Kind.UNTOUCHED, crop.photo().file(), format.id()));
             }
@@ -79,6 +91,13 @@ public final class DeliveryCheck {
             }
         }
         return findings;
+    }
+
+    private static Optional<Kind> raw(ShootReading reading, DeliveryPlan.Item item) {
+        boolean isWanted = item.photo().raw().isEmpty() || item.format().file().source() == FileSpec.Source.RAW;
+        return reading.raw(item.photo())
+                .filter(standing -> isWanted && standing != RawStanding.READY)
+                .map(standing -> Kind.valueOf("RAW_" + standing.name()));
     }
 
     /** The files of a plan that have too few pixels for their paper, with the pixels an inch they give it. */

@@ -10,6 +10,9 @@ interface DeliveryItem {
     /** What it is made of, in a few letters: when this is the same, the file comes out the same. */
     String making() throws PhotoProblem;
 
+    /** Whose pixels it has; all is known of them once it is made. */
+    PixelOrigin origin() throws PhotoProblem;
+
     /** Makes it. */
     Made made() throws PhotoProblem;
 }

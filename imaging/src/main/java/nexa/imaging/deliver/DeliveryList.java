@@ -41,16 +41,19 @@ final class DeliveryList {
         "warnings",
         "beyond",
         "fill",
-        "passing"
+        "passing",
+        "pixels",
+        "look"
     };
 
     /**
      * One line.
      *
      * @param file the file's name inside the destination; where there is none, the name it would have had
+     * @param origin whose pixels it has
      * @param what written, kept from before, or why it failed, in words
      */
-    record Line(DeliveryPlan.Item item, String file, String what) {}
+    record Line(DeliveryPlan.Item item, String file, String what, PixelOrigin origin) {}
 
     private DeliveryList() {}
 
@@ -125,7 +128,9 @@ final class DeliveryList {
                 plan.map(one -> EnumName.of(one.fill(), " ")).orElse(""),
                 plan.flatMap(Passing::of)
                         .map(passing -> EnumName.of(passing, " "))
-                        .orElse(""));
+                        .orElse(""),
+                line.origin().words(),
+                line.origin().differenceWords());
     }
 
     private static String number(double value) {

@@ -21,20 +21,22 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PixelStages;
+import nexa.imaging.pictures.RawPixels;
+import nexa.imaging.raw.RawStanding;
 import nexa.imaging.render.Canvas;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
- * Makes the files of one photo. The photo is decoded at most once, when the first of its files is made, with 16 bits where
- * any of them wants these.
+ * Makes the files of one photo. Each of the photo's own files is decoded at most once, when the first that is made of it is
+ * wanted, with 16 bits where any of them wants these.
  */
 final class FileMaking implements AutoCloseable {
     private final Photo photo;
@@ -43,9 +45,19 @@ final class FileMaking implements AutoCloseable {
     private final boolean isDeep;
     private final boolean isDeepened;
     private final Map<EdgeFill.Key, EdgeFill> fills = new HashMap<>();
-    private Optional<FullPixels> full = Optional.empty();
-    private SourceMetadata metadata;
-    private boolean isPhotoDeep;
+    /** By whether they are those of the raw file. */
+    private final Map<Boolean, Source> sources = new HashMap<>();
+
+    private Optional<PhotoKind> kind = Optional.empty();
+    private Optional<PhotoPixels> opened = Optional.empty();
+
+    /**
+     * All pixels of the photo, of one of its files.
+     *
+     * @param isDeep whether the file has 16 bits of its own
+     * @param difference see {@link PixelOrigin}
+     */
+    private record Source(FullPixels pixels, boolean isDeep, OptionalDouble difference) {}
 
     /**
      * Nothing is read yet.
@@ -77,6 +89,11 @@ final class FileMaking implements AutoCloseable {
             }
 
             @Override
+            public PixelOrigin origin() throws PhotoProblem {
+                return FileMaking.this.origin(item);
+            }
+
+            @Override
             public Made made() throws PhotoProblem {
                 return FileMaking.this.made(item);
             }
@@ -85,13 +102,11 @@ final class FileMaking implements AutoCloseable {
 
     private String making(DeliveryPlan.Item item) throws PhotoProblem {
         try {
-            Path file = PhotoFile.of(source, photo.file());
-            BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
             String all = String.join(
                     "|",
                     photo.file(),
-                    String.valueOf(attributes.size()),
-                    attributes.lastModifiedTime().toString(),
+                    stamp(PhotoFile.of(source, photo.file())),
+                    rawStamp(item),
                     photo.preparation().fingerprint(),
                     item.crop().crop()
                             + FillPlan.of(item.crop())
@@ -110,12 +125,58 @@ final class FileMaking implements AutoCloseable {
         }
     }
 
+    private static String stamp(Path file) throws IOException {
+        BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+        return attributes.size() + "|" + attributes.lastModifiedTime();
+    }
+
+    /** Empty for a photo without a raw file, so that what was delivered of it before there were any is known again. */
+    private String rawStamp(DeliveryPlan.Item item) throws PhotoProblem, IOException {
+        PixelOrigin origin = origin(item);
+        return origin.raw().isEmpty() ? "" : origin.words() + (origin.isRaw() ? "|" + stamp(rawFile()) : "");
+    }
+
+    private Path rawFile() throws PhotoProblem {
+        return PhotoFile.of(source, photo.raw().orElse(photo.file()));
+    }
+
+    private PixelOrigin origin(DeliveryPlan.Item item) throws PhotoProblem {
+        boolean isWanted =
+                photo.raw().isPresent() ? item.format().file().source() == FileSpec.Source.RAW : isRawAlone();
+        if (!isWanted) {
+            return PixelOrigin.UNKNOWN;
+        }
+        Source made = sources.get(true);
+        return new PixelOrigin(
+                Optional.of(RawStanding.of(rawFile())), made == null ? OptionalDouble.empty() : made.difference());
+    }
+
+    private boolean isRawAlone() throws PhotoProblem {
+        if (kind.isEmpty()) {
+            Path file = PhotoFile.of(source, photo.file());
+            try {
+                kind = PhotoKind.of(file);
+            } catch (IOException e) {
+                throw PhotoFile.problem(file, e);
+            }
+        }
+        return kind.equals(Optional.of(PhotoKind.RAW));
+    }
+
+    private PhotoPixels opened() throws PhotoProblem {
+        if (opened.isEmpty()) {
+            opened = Optional.of(new PhotoPixels(PhotoFile.of(source, photo.file()), photo));
+        }
+        return opened.get();
+    }
+
     private Made made(DeliveryPlan.Item item) throws PhotoProblem {
         FileSpec spec = item.format().file();
         PixelSize size = item.crop().output();
-        FullPixels pixels = pixels();
+        Source made = source(origin(item).isRaw());
+        FullPixels pixels = made.pixels();
         try (Mat result = cropped(pixels, item.crop(), size)) {
-            boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || isPhotoDeep);
+            boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || made.isDeep());
             FullPixels finished = PixelStages.toFile(spec, photo.preparation().edge(), isDeep)
                     .apply(new FullPixels(result, pixels.profile()));
             return FileFormat.of(spec.type())
@@ -123,7 +184,8 @@ final class FileMaking implements AutoCloseable {
                             finished.pixels(),
                             spec,
                             finished.profile().map(ColourProfile::bytes),
-                            DeliveredExif.of(metadata.exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
+                            DeliveredExif.of(
+                                    opened().metadata().exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
                             paperPpi(item),
                             terms));
         }
@@ -143,8 +205,7 @@ final class FileMaking implements AutoCloseable {
         EdgeFill.Key key = EdgeFill.Key.of(plan);
         EdgeFill fill = fills.get(key);
         if (fill == null) {
-            PhotoPixels reading = new PhotoPixels(PhotoFile.of(source, photo.file()), photo);
-            try (Mat small = reading.picture(EdgeFill.SMALL).mat()) {
+            try (Mat small = opened().picture(EdgeFill.SMALL).mat()) {
                 fill = EdgeFill.of(plan, small);
             }
             fills.put(key, fill);
@@ -152,21 +213,34 @@ final class FileMaking implements AutoCloseable {
         return fill;
     }
 
-    private FullPixels pixels() throws PhotoProblem {
-        if (full.isEmpty()) {
-            PhotoPixels reading = new PhotoPixels(PhotoFile.of(source, photo.file()), photo);
-            if (!photo.pixels().equals(Optional.of(reading.facts().pixels()))) {
-                throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CHANGED);
-            }
-            metadata = reading.metadata();
-            FullPixels decoded = reading.full(isDeep);
-            isPhotoDeep = decoded.pixels().depth() == opencv_core.CV_16U;
-            if (isDeepened && !isPhotoDeep) {
-                PixelStages.deepen(decoded.pixels());
-            }
-            full = Optional.of(decoded);
+    private Source source(boolean isRaw) throws PhotoProblem {
+        Source made = sources.get(isRaw);
+        if (made == null) {
+            made = read(isRaw);
+            sources.put(isRaw, made);
         }
-        return full.get();
+        return made;
+    }
+
+    private Source read(boolean isRaw) throws PhotoProblem {
+        PhotoPixels reading = opened();
+        if (!photo.pixels().equals(Optional.of(reading.facts().pixels()))) {
+            throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CHANGED);
+        }
+        OptionalDouble difference = OptionalDouble.empty();
+        FullPixels pixels;
+        if (isRaw) {
+            RawPixels raw = reading.raw(rawFile(), isDeep);
+            pixels = raw.pixels();
+            difference = raw.difference();
+        } else {
+            pixels = reading.full(isDeep);
+        }
+        boolean hasSixteen = pixels.pixels().depth() == opencv_core.CV_16U;
+        if (isDeepened && !hasSixteen) {
+            PixelStages.deepen(pixels.pixels());
+        }
+        return new Source(pixels, hasSixteen, difference);
     }
 
     /** The pixels an inch written into a file for paper: those asked for, or what its own pixels give. */
@@ -180,6 +254,6 @@ final class FileMaking implements AutoCloseable {
 
     @Override
     public void close() {
-        full.ifPresent(FullPixels::close);
+        sources.values().forEach(made -> made.pixels().close());
     }
 }

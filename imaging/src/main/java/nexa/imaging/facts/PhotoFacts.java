@@ -5,7 +5,6 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
-import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -21,7 +20,9 @@ import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoHeader;
 import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.decode.RawFile;
 import nexa.imaging.decode.StoredPixels;
+import nexa.imaging.raw.RawStanding;
 
 /**
  * What a photo says of itself, read without its pixels.
@@ -33,6 +34,7 @@ import nexa.imaging.decode.StoredPixels;
  * @param camera how it was taken
  * @param subject what the camera or its XMP says it is about, in the photo as seen
  * @param identity by what the file is known again under another name
+ * @param raw how it stands with the raw file that the photo is, or that lies beside it; empty if there is none
  */
 public record PhotoFacts(
         PhotoKind kind,
@@ -41,7 +43,8 @@ public record PhotoFacts(
         Optional<CaptureTime> capturedAt,
         CameraData camera,
         Optional<Subject> subject,
-        FileIdentity identity) {
+        FileIdentity identity,
+        Optional<RawStanding> raw) {
     private static final int SUBJECT_AREA = 0x9214;
     private static final long MOST_PIXELS = 400_000_000;
 
@@ -61,7 +64,10 @@ public record PhotoFacts(
                 throw new PhotoProblem(name, PhotoProblem.Reason.EMPTY);
             }
             PhotoKind kind = kind(file);
-            return of(name, kind, PhotoHeader.read(file, kind), PhotoFile.identity(file));
+            PhotoHeader header = PhotoHeader.read(file, kind);
+            Optional<RawStanding> raw = kind == PhotoKind.RAW ? Optional.of(RawStanding.of(file)) : Optional.empty();
+            StoredPixels stored = isUsable(raw) ? header.stored() : pictureInside(file, header.stored());
+            return of(name, kind, stored, header, PhotoFile.identity(file), raw);
         } catch (EOFException | ImageProcessingException | RuntimeException | StackOverflowError e) {
             throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
         } catch (IOException e) {
@@ -71,12 +77,26 @@ public record PhotoFacts(
         }
     }
 
+    private static boolean isUsable(Optional<RawStanding> raw) {
+        return raw.isEmpty() || raw.get() == RawStanding.READY;
+    }
+
+    /** Where the sensor's pixels cannot be had, those of the camera's picture are all there are. */
+    private static StoredPixels pictureInside(Path file, StoredPixels told) throws IOException, PhotoProblem {
+        PixelSize size = RawFile.read(file)
+                .flatMap(RawFile::pictureSize)
+                .orElseThrow(() -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.NO_PICTURE));
+        return new StoredPixels(size, told.channels());
+    }
+
+    /** The same with a raw file beside the photo. */
+    PhotoFacts beside(RawStanding standing) {
+        return new PhotoFacts(kind, stored, orientation, capturedAt, camera, subject, identity, Optional.of(standing));
+    }
+
     private static PhotoKind kind(Path file) throws IOException, PhotoProblem {
-        try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            return PhotoKind.of(in)
-                    .orElseThrow(
-                            () -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.UNKNOWN_KIND));
-        }
+        return PhotoKind.of(file)
+                .orElseThrow(() -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.UNKNOWN_KIND));
     }
 
     /**
@@ -92,7 +112,13 @@ public record PhotoFacts(
         }
     }
 
-    private static PhotoFacts of(String name, PhotoKind kind, PhotoHeader header, FileIdentity identity)
+    private static PhotoFacts of(
+            String name,
+            PhotoKind kind,
+            StoredPixels pixels,
+            PhotoHeader header,
+            FileIdentity identity,
+            Optional<RawStanding> raw)
             throws PhotoProblem {
         PixelSize stored = header.stored().size();
         if ((long) stored.width() * stored.height() > MOST_PIXELS) {
@@ -102,12 +128,13 @@ public record PhotoFacts(
         ExifOrientation orientation = orientation(exif);
         return new PhotoFacts(
                 kind,
-                header.stored(),
+                pixels,
                 orientation,
                 CaptureTime.of(exif),
                 CameraData.of(exif),
                 subject(exif, stored, orientation).or(() -> XmpRegions.subject(exif, stored, orientation)),
-                identity);
+                identity,
+                raw);
     }
 
     /** The tag's point or circle lies in the stored pixels; it is turned and mirrored with them. */

@@ -16,6 +16,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.raw.RawStanding;
 
 /**
  * What the photos of a shoot say of themselves.
@@ -52,7 +53,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
             try {
                 Path file = PhotoFile.of(folder, photo.file());
                 PhotoFacts read = PhotoFacts.read(file);
-                facts.put(photo.file(), read);
+                facts.put(photo.file(), withRaw(read, photo, folder));
                 read.requireWhole(file);
             } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
                 // Whatever a photo throws is that photo's problem, and the others are read all the same.
@@ -60,6 +61,17 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
             }
         }
         return new ShootReading(facts, problems);
+    }
+
+    private static PhotoFacts withRaw(PhotoFacts read, Photo photo, Path folder) throws PhotoProblem {
+        return photo.raw().isEmpty()
+                ? read
+                : read.beside(RawStanding.of(PhotoFile.of(folder, photo.raw().get())));
+    }
+
+    /** How it stands with a photo's raw file; empty if it has none, or has not been read. */
+    public Optional<RawStanding> raw(Photo photo) {
+        return Optional.ofNullable(facts.get(photo.file())).flatMap(PhotoFacts::raw);
     }
 
     /** Nothing read yet. */

@@ -1,18 +1,20 @@
 package nexa.imaging.pictures;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.Decoded;
+import nexa.imaging.decode.ExifOrientation;
 import nexa.imaging.decode.PhotoDecoder;
 import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.facts.PhotoFacts;
+import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Decodes a photo's pixels as they are seen: after the EXIF orientation, the quarter turn and mirroring. */
@@ -41,12 +43,47 @@ public final class PhotoPixels {
      * @param keepsDepth whether 16 bits stay 16
      */
     public FullPixels full(boolean keepsDepth) throws PhotoProblem {
-        Decoded decoded = decoded(whole -> decoder().full(whole, facts.stored()));
+        Decoded decoded = decoded(Integer.MAX_VALUE, whole -> decoder().full(whole, facts.stored()));
         Optional<ColourProfile> profile = decoded.isInSrgb()
                 ? Optional.of(ColourProfile.srgb())
                 : metadata().profile();
         return PixelStages.toMap(facts.orientation(), preparation, keepsDepth)
                 .apply(new FullPixels(decoded.pixels(), profile));
+    }
+
+    /**
+     * All pixels of a raw file, this photo's own or the one beside it, otherwise as {@link #full}.
+     *
+     * @throws PhotoProblem if nothing can be made of it
+     */
+    public RawPixels raw(Path raw, boolean keepsDepth) throws PhotoProblem {
+        try {
+            RawPixels made = made(raw);
+            FullPixels finished = PixelStages.toMap(ExifOrientation.UPRIGHT, preparation, keepsDepth)
+                    .apply(made.pixels());
+            return new RawPixels(finished, made.difference());
+        } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
+            throw PhotoProblem.of(name, e);
+        }
+    }
+
+    private RawPixels made(Path raw) throws PhotoProblem {
+        if (!hasPicture()) {
+            return RawPixels.of(raw, Optional.empty(), facts.pixels());
+        }
+        try (Mat shown = screen(RawPixels.SHOWN, Preparation.NONE)) {
+            int channels = shown.channels();
+            if (channels != 3) {
+                opencv_imgproc.cvtColor(
+                        shown, shown, channels == 1 ? opencv_imgproc.COLOR_GRAY2BGR : opencv_imgproc.COLOR_BGRA2BGR);
+            }
+            return RawPixels.of(raw, Optional.of(shown), facts.pixels());
+        }
+    }
+
+    /** Whether there is a picture in it that can be read as it is. */
+    private boolean hasPicture() {
+        return facts.kind() != PhotoKind.RAW || facts.stored().channels() > 0;
     }
 
     /** What the photo carries beside its pixels; read once. */
@@ -59,15 +96,25 @@ public final class PhotoPixels {
 
     /** A picture for the screen, its long side at most this. Small ones are never enlarged. */
     public Picture picture(int longSide) throws PhotoProblem {
-        Decoded decoded = decoded(whole -> decoder().reduced(whole, facts.stored(), longSide));
-        try (Mat pixels = decoded.pixels()) {
-            // What is in sRGB already needs no profile to be shown.
-            Optional<ColourProfile> profile =
-                    decoded.isInSrgb() ? Optional.empty() : metadata().profile();
-            return Picture.of(PixelStages.toScreen(facts.orientation(), preparation, longSide)
-                    .apply(new FullPixels(pixels, profile))
-                    .pixels());
+        try (Mat pixels = screen(longSide, preparation)) {
+            return Picture.of(pixels);
         }
+    }
+
+    /** Pixels for the screen: in sRGB, of 8 bits. */
+    private Mat screen(int longSide, Preparation turned) throws PhotoProblem {
+        if (!hasPicture()) {
+            return PixelStages.toScreen(ExifOrientation.UPRIGHT, turned, longSide)
+                    .apply(new FullPixels(RawPixels.half(file), Optional.empty()))
+                    .pixels();
+        }
+        Decoded decoded = decoded(longSide, whole -> decoder().reduced(whole, facts.stored(), longSide));
+        // What is in sRGB already needs no profile to be shown.
+        Optional<ColourProfile> profile =
+                decoded.isInSrgb() ? Optional.empty() : metadata().profile();
+        return PixelStages.toScreen(facts.orientation(), turned, longSide)
+                .apply(new FullPixels(decoded.pixels(), profile))
+                .pixels();
     }
 
     /** The small picture in the photo's EXIF block, which is there long before the photo is decoded; empty if none is. */
@@ -92,8 +139,8 @@ public final class PhotoPixels {
         Decoded of(byte[] whole) throws IOException;
     }
 
-    private Decoded decoded(Decoding decoding) throws PhotoProblem {
-        byte[] whole = decoder().whole(name, bytes());
+    private Decoded decoded(int longSide, Decoding decoding) throws PhotoProblem {
+        byte[] whole = decoder().whole(name, bytes(longSide));
         try {
             Decoded decoded = decoding.of(whole);
             if (decoded.pixels().empty()) {
@@ -105,9 +152,9 @@ public final class PhotoPixels {
         }
     }
 
-    private byte[] bytes() throws PhotoProblem {
+    private byte[] bytes(int longSide) throws PhotoProblem {
         try {
-            return Files.readAllBytes(file);
+            return decoder().read(file, longSide);
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
         } catch (OutOfMemoryError e) {

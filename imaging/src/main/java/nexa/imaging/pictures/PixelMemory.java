@@ -13,7 +13,15 @@ public final class PixelMemory {
     /** What a pixel takes: the decoder's own, turned, and a little of what is made of it. */
     private static final double BYTES_A_PIXEL = 7;
 
+    /** What a pixel of a raw file takes in the command that makes it, and here in 16 bits. */
+    private static final double RAW_BYTES_A_PIXEL = 25;
+
     private PixelMemory() {}
+
+    /** What all pixels of a photo take, made from its raw file, in bytes. */
+    public static long ofRaw(Photo photo) {
+        return (long) (of(photo) * RAW_BYTES_A_PIXEL / BYTES_A_PIXEL);
+    }
 
     /** What all pixels of a photo take, in bytes. */
     public static long of(Photo photo) {

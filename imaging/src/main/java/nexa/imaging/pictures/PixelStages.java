@@ -67,6 +67,11 @@ public final class PixelStages {
                         .orElse(pixels -> pixels));
     }
 
+    /** Upright, whatever they are going to be. */
+    static PixelStages upright(ExifOrientation orientation) {
+        return new PixelStages(upright(orientation, Preparation.NONE));
+    }
+
     /** From the small picture in a photo to the screen. */
     static PixelStages ofEmbedded(ExifOrientation orientation, Preparation preparation) {
         return new PixelStages(upright(orientation, preparation));

@@ -58,7 +58,8 @@ class DeliveryPlanTest {
                                 Optional.of(new CaptureTime(time, Optional.empty())),
                                 CameraData.NONE,
                                 Optional.empty(),
-                                new FileIdentity(1, "x"))));
+                                new FileIdentity(1, "x"),
+                                Optional.empty())));
         return new ShootReading(facts, Map.of());
     }
 

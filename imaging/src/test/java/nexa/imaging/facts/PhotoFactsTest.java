@@ -185,7 +185,8 @@ class PhotoFactsTest {
                 Optional.of(new CaptureTime(LocalDateTime.parse(local), zone)),
                 CameraData.NONE,
                 Optional.empty(),
-                new FileIdentity(1, "x"));
+                new FileIdentity(1, "x"),
+                Optional.empty());
     }
 
     private static List<String> ordered(Map<String, PhotoFacts> facts) {

@@ -1,0 +1,35 @@
+package nexa.desktop.easel;
+
+import java.util.Optional;
+import nexa.core.format.FileSpec;
+import nexa.core.message.EnumName;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Photo;
+import nexa.desktop.parts.Words;
+import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.raw.RawStanding;
+
+/**
+ * What is said of a photo's raw file.
+ *
+ * @param text in a word or two
+ * @param tip in a sentence or two, with the way out where there is one
+ * @param style of the text
+ */
+record RawWords(String text, String tip, String style) {
+
+    /** Empty for a photo that has no raw file. */
+    static Optional<RawWords> of(Photo photo, Optional<PhotoCrop> crop, Optional<PhotoFacts> facts) {
+        return facts.flatMap(PhotoFacts::raw).map(standing -> {
+            boolean isWanted = photo.raw().isEmpty()
+                    || crop.map(shown -> shown.format().file().source() == FileSpec.Source.RAW)
+                            .orElse(false);
+            if (isWanted && standing != RawStanding.READY) {
+                return new RawWords(Words.get("raw.picture"), Words.get("raw." + EnumName.of(standing)), "look");
+            }
+            return photo.raw()
+                    .map(raw -> new RawWords(Words.get("photo.twoFiles"), Words.get("raw.beside", raw), "quiet"))
+                    .orElse(new RawWords(Words.get("raw.own"), Words.get("raw.ready"), "quiet"));
+        });
+    }
+}

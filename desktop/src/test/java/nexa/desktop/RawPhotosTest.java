@@ -1,0 +1,103 @@
+package nexa.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import nexa.core.format.FileSpec;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.store.ShootFolder;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** Raw photos in the window: alone, and beside a JPEG of the same name. */
+class RawPhotosTest extends WindowTest {
+    private static final String ALONE = "fern-0173.dng";
+    private static final String JPEG = "fern-0174.jpg";
+    private static final String RAW = "fern-0174.dng";
+    private static final String COMMAND = "nexa.raw";
+
+    @AfterEach
+    void takeBackCommand() {
+        System.clearProperty(COMMAND);
+    }
+
+    private String text(String query) {
+        return lookup(query).<Labeled>query().getText();
+    }
+
+    private List<String> read() {
+        return session().shoot().photos().stream()
+                .filter(session()::isReady)
+                .map(Photo::file)
+                .sorted()
+                .toList();
+    }
+
+    private void choosePairs(String words) {
+        awaitStill("#sheet-pairs");
+        clickOn("#sheet-pairs");
+        clickOn(words);
+    }
+
+    @Test
+    void aPairIsOnePhotoUntilItIsChosenToBeTwo() throws Exception {
+        Path folder = sampleOf(ALONE, JPEG, RAW);
+        open(folder);
+        waitFor(() -> read().equals(List.of(ALONE, JPEG)));
+        waitFor(() ->
+                lookup("#sheet-photo-fern-0174").query().getAccessibleText().contains("two files"));
+        assertThat(lookup((Node node) -> "sheet-photo-fern-0173.dng".equals(node.getId()))
+                        .query()
+                        .getAccessibleText())
+                .doesNotContain("two files");
+
+        choosePairs("two photos");
+        waitFor(() -> read().equals(List.of(ALONE, RAW, JPEG)));
+        waitFor(() -> Files.exists(folder.resolve(ShootFolder.DOCUMENT))
+                && Files.readString(folder.resolve(ShootFolder.DOCUMENT)).contains("\"pairs\" : \"apart\""));
+        choosePairs("one photo");
+        waitFor(() -> read().equals(List.of(ALONE, JPEG)));
+        assertThat(session().shoot().photo(JPEG).raw()).contains(RAW);
+        assertThat(session().edits().historyProperty().get().edits()).isEmpty();
+    }
+
+    @Test
+    void theStageSaysWhatARawPhotoIsAndWhatIsMadeOfItWithoutTheCommand() throws Exception {
+        open(sampleOf(ALONE, JPEG, RAW));
+        goToEasel(ALONE);
+        waitFor(() -> text("#photo-tag-raw").equals("raw"));
+        interact(() -> session().goTo(Optional.of(JPEG)));
+        waitFor(() -> text("#photo-tag-raw").equals("two files"));
+
+        System.setProperty(COMMAND, "/nowhere");
+        interact(() -> {
+            session().goTo(Optional.of(ALONE));
+            session().readAgain(Set.of(ALONE));
+        });
+        waitFor(() -> text("#photo-tag-raw").equals("camera's picture"));
+        assertThat(lookup("#photo-tag-raw").<Node>query().getAccessibleHelp()).contains("libraw-bin");
+    }
+
+    @Test
+    void aFormatTakesTheRawFilesPixelsWhereItIsToldTo() throws Exception {
+        open(sampleOf(JPEG, RAW));
+        push(KeyCode.F8);
+        awaitStill("#change-tile");
+        clickOn("#change-tile");
+        awaitStill("#file-source");
+        clickOn("#file-source");
+        clickOn("pixels of the raw");
+        waitFor(() -> session().shoot().format("tile").file().source() == FileSpec.Source.RAW);
+        assertThat(lookup("#file-source").<ComboBox<String>>query().getValue()).isEqualTo("pixels of the raw");
+        assertThat(session().shoot().pairs()).isEqualTo(Shoot.Pairs.TOGETHER);
+    }
+}

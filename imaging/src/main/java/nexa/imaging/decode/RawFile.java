@@ -1,0 +1,154 @@
+package nexa.imaging.decode;
+
+import com.drew.imaging.jpeg.JpegProcessingException;
+import com.drew.lang.RandomAccessFileReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import nexa.core.format.PixelSize;
+import nexa.core.geometry.Size;
+
+/**
+ * What a raw file holds beside the samples of its sensor, as far as that can be told without decoding them: DNG (version 1.4)
+ * and what else is a TIFF by its directories, the rest by the JPEGs found in it.
+ *
+ * @param told what it says of the photo, empty if nothing
+ * @param sensor how many pixels the samples give, as stored; empty where only decoding tells
+ * @param jpegs the pictures that the camera made of the photo, of any sizes, as stored
+ * @param isWhole whether all the samples are there, as far as the file tells where they lie
+ */
+public record RawFile(
+        Optional<TiffDirectory> told, Optional<PixelSize> sensor, List<EmbeddedJpeg> jpegs, boolean isWhole) {
+    /** A picture so long is worth looking at large. */
+    private static final int LARGE = 1000;
+    /** A camera's picture that is about as long as the sensor says which of its pixels count. */
+    private static final double ABOUT_AS_LONG = 0.9;
+
+    private static final double SAME_RATIO = 0.01;
+    private static final int START = 16;
+    private static final int ORIENTATION = 0x0112;
+
+    /** A raw file; empty for any other. */
+    public static Optional<RawFile> read(Path file) throws IOException {
+        String start = start(file);
+        if (start.startsWith("II") || start.startsWith("MM")) {
+            return start.startsWith("HEAPCCDR", 6) ? Optional.of(bySearch(file, List.of())) : ofTiff(file);
+        }
+        if (start.startsWith("ftypcrx ", 4)) {
+            return Optional.of(bySearch(file, BoxedExif.of(file)));
+        }
+        boolean isRaw = start.startsWith("FUJIFILMCCD-RAW") || start.startsWith("FOVb") || start.startsWith("\0MRM");
+        return isRaw ? Optional.of(bySearch(file, List.of())) : Optional.empty();
+    }
+
+    private static String start(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return new String(in.readNBytes(START), StandardCharsets.ISO_8859_1);
+        }
+    }
+
+    private static Optional<RawFile> ofTiff(Path file) throws IOException {
+        List<TiffDirectory> directories;
+        try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
+            directories = TiffDirectories.of(new RandomAccessFileReader(in));
+        }
+        if (directories.stream().noneMatch(SensorSamples::areIn)) {
+            return Optional.empty();
+        }
+        List<EmbeddedJpeg> jpegs = new ArrayList<>();
+        for (TiffDirectory directory : directories) {
+            SensorSamples.jpegIn(directory, file).ifPresent(jpegs::add);
+        }
+        if (jpegs.stream().noneMatch(jpeg -> jpeg.longSide() >= LARGE)) {
+            jpegs.addAll(EmbeddedJpeg.search(file));
+        }
+        return Optional.of(new RawFile(
+                Optional.of(directories.get(0)),
+                SensorSamples.size(directories),
+                largestFirst(jpegs),
+                SensorSamples.end(directories) <= Files.size(file)));
+    }
+
+    private static RawFile bySearch(Path file, List<TiffDirectory> directories) throws IOException {
+        List<EmbeddedJpeg> jpegs = largestFirst(EmbeddedJpeg.search(file));
+        Optional<TiffDirectory> told = directories.stream().findFirst();
+        for (int i = 0; i < jpegs.size() && told.isEmpty(); i++) {
+            told = exif(file, jpegs.get(i));
+        }
+        return new RawFile(told, SensorSamples.size(directories), jpegs, true);
+    }
+
+    private static Optional<TiffDirectory> exif(Path file, EmbeddedJpeg jpeg) throws IOException {
+        try (InputStream in = jpeg.stream(file)) {
+            return JpegDecoder.exifInside(in);
+        } catch (JpegProcessingException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static List<EmbeddedJpeg> largestFirst(List<EmbeddedJpeg> jpegs) {
+        return jpegs.stream()
+                .sorted(Comparator.comparingInt(EmbeddedJpeg::longSide).reversed())
+                .toList();
+    }
+
+    /** Its largest picture. */
+    Optional<EmbeddedJpeg> picture() {
+        return jpegs.stream().findFirst();
+    }
+
+    /** How its samples are seen upright. */
+    public ExifOrientation orientation() {
+        return told.map(directory -> (int) directory.number(ORIENTATION).orElse(1))
+                .map(ExifOrientation::of)
+                .orElse(ExifOrientation.UPRIGHT);
+    }
+
+    /** The size of its largest picture, as stored; empty if there is none. */
+    public Optional<PixelSize> pictureSize() {
+        return picture().map(jpeg -> jpeg.header().stored().size());
+    }
+
+    /** The smallest of its pictures that has so many pixels along the long side and frames the photo as the largest does. */
+    Optional<EmbeddedJpeg> picture(int longSide) {
+        return picture()
+                .map(largest -> jpegs.stream()
+                        .filter(jpeg -> jpeg.longSide() >= longSide)
+                        .filter(jpeg -> Math.abs(jpeg.ratio() / largest.ratio() - 1) < SAME_RATIO)
+                        .reduce(largest, (larger, smaller) -> smaller));
+    }
+
+    /**
+     * The size of the photo, as stored: of what the camera's own picture frames, where that is large enough to tell, in the
+     * pixels of the sensor.
+     *
+     * @throws IOException if it tells of no size at all
+     */
+    public PixelSize size() throws IOException {
+        if (sensor.isEmpty() || picture().isEmpty()) {
+            return sensor.or(this::pictureSize).orElseThrow(() -> new IOException("neither samples nor a picture"));
+        }
+        PixelSize samples = sensor.get();
+        EmbeddedJpeg picture = picture().get();
+        if (picture.longSide() >= ABOUT_AS_LONG * Math.max(samples.width(), samples.height())) {
+            return picture.header().stored().size();
+        }
+        boolean framesOtherwise = Math.abs(picture.ratio() / samples.size().ratio() - 1) > SAME_RATIO;
+        return framesOtherwise && picture.longSide() >= LARGE
+                ? PixelSize.nearest(largest(samples.size(), picture.ratio()))
+                : samples;
+    }
+
+    private static Size largest(Size around, double ratio) {
+        return ratio > around.ratio()
+                ? new Size(around.width(), around.width() / ratio)
+                : new Size(around.height() * ratio, around.height());
+    }
+}

@@ -1,0 +1,79 @@
+package nexa.imaging.pictures;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.format.PixelSize;
+import nexa.imaging.decode.ColourProfile;
+import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.decode.RawFile;
+import nexa.imaging.raw.RawCommand;
+import nexa.imaging.raw.RawFraming;
+import nexa.imaging.raw.RawLook;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/**
+ * The pixels of a raw file, upright, framed and toned as the camera's own picture of the photo.
+ *
+ * @param pixels in sRGB, BGR of 16 bits
+ * @param difference how different they still look from that picture, as the mean ΔE00; empty where there is none
+ */
+public record RawPixels(FullPixels pixels, OptionalDouble difference) {
+    /** So long is the camera's picture that they are brought in line with. */
+    static final int SHOWN = 1200;
+
+    private static final int FITTED = 600;
+
+    /**
+     * Makes them.
+     *
+     * @param shown the camera's picture in sRGB, BGR of 8 bits, upright; empty where there is none
+     * @param size of the photo as seen
+     */
+    static RawPixels of(Path file, Optional<Mat> shown, PixelSize size) throws PhotoProblem {
+        Mat light = light(file, false);
+        Mat framed = shown.isPresent() ? RawFraming.framed(light, shown.get(), size) : RawFraming.middle(light, size);
+        RawLook look = shown.map(picture -> look(framed, picture)).orElse(RawLook.PLAIN);
+        look.apply(framed);
+        return new RawPixels(new FullPixels(framed, Optional.of(ColourProfile.srgb())), look.difference());
+    }
+
+    /** All of a raw file without a picture of its camera's, with half as many pixels along each side, upright. */
+    static Mat half(Path file) throws PhotoProblem {
+        Mat light = light(file, true);
+        RawLook.PLAIN.apply(light);
+        return light;
+    }
+
+    /** What the sensor saw, upright. */
+    private static Mat light(Path file, boolean isHalf) throws PhotoProblem {
+        String name = file.getFileName().toString();
+        try {
+            RawFile raw =
+                    RawFile.read(file).orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.UNKNOWN_KIND));
+            RawCommand command =
+                    RawCommand.found().orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.NO_PICTURE));
+            Mat light = command.develop(file, raw.size(), isHalf);
+            return PixelStages.upright(raw.orientation())
+                    .apply(new FullPixels(light, Optional.empty()))
+                    .pixels();
+        } catch (IOException e) {
+            throw PhotoFile.problem(file, e);
+        }
+    }
+
+    private static RawLook look(Mat framed, Mat shown) {
+        double factor = Math.min(1, (double) FITTED / Math.max(shown.cols(), shown.rows()));
+        try (Size size = new Size((int) Math.max(1, shown.cols() * factor), (int) Math.max(1, shown.rows() * factor));
+                Mat light = new Mat();
+                Mat picture = new Mat()) {
+            opencv_imgproc.resize(framed, light, size, 0, 0, opencv_imgproc.INTER_AREA);
+            opencv_imgproc.resize(shown, picture, size, 0, 0, opencv_imgproc.INTER_AREA);
+            return RawLook.fit(light, picture);
+        }
+    }
+}

@@ -1,0 +1,34 @@
+package nexa.imaging.raw;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import nexa.imaging.decode.RawFile;
+
+/** Whether pixels can be had of a raw file, as far as that can be told without trying. */
+public enum RawStanding {
+    READY,
+    /** The command that makes pictures of raw files is not installed. */
+    NO_COMMAND,
+    /** Some of the sensor's samples are missing. */
+    CUT_SHORT,
+    /** The file is not there, or no raw file. */
+    MISSING;
+
+    /** How it stands with a file. */
+    public static RawStanding of(Path file) {
+        try {
+            Optional<RawFile> raw = Files.isRegularFile(file) ? RawFile.read(file) : Optional.empty();
+            if (raw.isEmpty()) {
+                return MISSING;
+            }
+            if (!raw.get().isWhole()) {
+                return CUT_SHORT;
+            }
+            return RawCommand.found().isPresent() ? READY : NO_COMMAND;
+        } catch (IOException | RuntimeException e) {
+            return MISSING;
+        }
+    }
+}

@@ -1,0 +1,209 @@
+package nexa.imaging.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.Reader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.imageio.ImageIO;
+import nexa.core.format.DeliveryTerms;
+import nexa.core.format.FileSpec;
+import nexa.core.format.Format;
+import nexa.core.format.PixelSize;
+import nexa.core.format.Ratio;
+import nexa.core.series.RawPairs;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.ShootReading;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.DisabledOnOs;
+import org.junit.jupiter.api.condition.OS;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Whose pixels are delivered of raw photos, and what is said of it: a raw photo alone, and one beside its JPEG. */
+@DisabledOnOs(OS.WINDOWS)
+class DeliveredRawTest {
+    private static final Path SAMPLE = Path.of("..", "sample", "photos");
+    private static final String COMMAND = "nexa.raw";
+    private static final Format FROM_RAW =
+            format("raw").withFile(FileSpec.usual("raw").withSource(FileSpec.Source.RAW));
+    private static final Format FROM_PHOTO = format("photo");
+
+    @TempDir
+    Path temporary;
+
+    private Path source;
+    private Path out;
+
+    private static Format format(String id) {
+        return Format.of(id, id, Ratio.of("1", "1")).withFile(FileSpec.usual(id));
+    }
+
+    @BeforeEach
+    void copyPhotos() throws Exception {
+        source = Files.createDirectory(temporary.resolve("source"));
+        out = temporary.resolve("out");
+        for (String file : List.of("fern-0173.dng", "fern-0174.jpg", "fern-0174.dng", "fern-0175.jpg")) {
+            Files.copy(SAMPLE.resolve(file), source.resolve(file));
+        }
+    }
+
+    @AfterEach
+    void takeBackStandIn() {
+        System.clearProperty(COMMAND);
+    }
+
+    private void standIn(String script) throws Exception {
+        Path command = temporary.resolve("command");
+        Files.writeString(command, "#!/bin/sh\n" + script + "\n");
+        Files.setPosixFilePermissions(command, PosixFilePermissions.fromString("rwxr-xr-x"));
+        System.setProperty(COMMAND, command.toString());
+    }
+
+    private Shoot shoot() throws Exception {
+        List<Format> formats = List.of(FROM_RAW, FROM_PHOTO);
+        Shoot empty = Shoot.of("Raw", Shoot.Order.NAME, formats, List.of());
+        Shoot shoot =
+                RawPairs.withFiles(empty, List.of("fern-0173.dng", "fern-0174.jpg", "fern-0174.dng", "fern-0175.jpg"));
+        return ShootReading.of(shoot, source).appliedTo(shoot);
+    }
+
+    private DeliveryPlan plan(Shoot shoot) {
+        return DeliveryPlan.of(
+                shoot, ShootReading.of(shoot, source), new DeliveryPlan.Choice(Set.of("raw", "photo"), false, false));
+    }
+
+    private Delivery.Result deliver(DeliveryPlan plan) throws Exception {
+        return new Delivery(plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+                .run(2);
+    }
+
+    /** The rows of the list of files, by file. */
+    private Map<String, CSVRecord> list() throws Exception {
+        Map<String, CSVRecord> rows = new HashMap<>();
+        try (Reader in = Files.newBufferedReader(out.resolve(DeliveryList.NAME))) {
+            CSVFormat format = CSVFormat.RFC4180
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get();
+            format.parse(in).forEach(row -> rows.put(row.get("file"), row));
+        }
+        return rows;
+    }
+
+    private Set<DeliveryCheck.Finding> rawFindings(Shoot shoot, DeliveryPlan plan) {
+        Set<DeliveryCheck.Finding> findings =
+                new HashSet<>(DeliveryCheck.of(shoot, ShootReading.of(shoot, source), plan));
+        findings.removeIf(finding -> !finding.kind().name().startsWith("RAW_"));
+        return findings;
+    }
+
+    @Test
+    void aRawPhotoGivesItsOwnPixelsAndAPairWhatItsFormatAsksFor() throws Exception {
+        Shoot shoot = shoot();
+        assertThat(rawFindings(shoot, plan(shoot))).isEmpty();
+        Delivery.Result result = deliver(plan(shoot));
+        assertThat(result.failures()).isEmpty();
+        Map<String, CSVRecord> list = list();
+        assertThat(list.get("raw/fern-0173.jpg").get("pixels")).isEqualTo("raw");
+        assertThat(list.get("photo/fern-0173.jpg").get("pixels")).isEqualTo("raw");
+        assertThat(list.get("raw/fern-0174.jpg").get("pixels")).isEqualTo("raw");
+        assertThat(list.get("photo/fern-0174.jpg").get("pixels")).isEqualTo("photo");
+        assertThat(list.get("raw/fern-0175.jpg").get("pixels")).isEqualTo("photo");
+        assertThat(Double.parseDouble(list.get("raw/fern-0174.jpg").get("look")))
+                .isBetween(0.01, 3.0);
+        assertThat(list.get("photo/fern-0174.jpg").get("look")).isEmpty();
+        assertThat(apart("raw/fern-0174.jpg", "photo/fern-0174.jpg"))
+                .as("levels of 255, once from the raw file and once from the JPEG")
+                .isBetween(0.3, 8.0);
+
+        Delivery.Result again = deliver(plan(shoot));
+        assertThat(again.written()).isEmpty();
+        assertThat(again.kept()).hasSize(6);
+        Files.setLastModifiedTime(source.resolve("fern-0174.dng"), FileTime.fromMillis(1000));
+        assertThat(deliver(plan(shoot)).written())
+                .as("made anew, as the raw file is another one")
+                .containsExactly(out.resolve("raw/fern-0174.jpg"));
+    }
+
+    /** The mean difference of two pictures of the same crop. */
+    private double apart(String one, String other) throws Exception {
+        BufferedImage first = ImageIO.read(out.resolve(one).toFile());
+        BufferedImage second = ImageIO.read(out.resolve(other).toFile());
+        assertThat(new PixelSize(first.getWidth(), first.getHeight()))
+                .isEqualTo(new PixelSize(second.getWidth(), second.getHeight()));
+        double sum = 0;
+        int count = 0;
+        for (int y = 3; y < first.getHeight(); y += 7) {
+            for (int x = 3; x < first.getWidth(); x += 7) {
+                sum += Math.abs((first.getRGB(x, y) >> 8 & 255) - (second.getRGB(x, y) >> 8 & 255));
+                count++;
+            }
+        }
+        return sum / count;
+    }
+
+    @Test
+    void withoutTheCommandTheCamerasPictureGoesAndThatIsSaid() throws Exception {
+        System.setProperty(COMMAND, temporary.resolve("nowhere").toString());
+        Shoot shoot = shoot();
+        DeliveryPlan plan = plan(shoot);
+        assertThat(rawFindings(shoot, plan))
+                .containsExactlyInAnyOrder(
+                        new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_NO_COMMAND, "fern-0173.dng", "raw"),
+                        new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_NO_COMMAND, "fern-0173.dng", "photo"),
+                        new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_NO_COMMAND, "fern-0174.jpg", "raw"));
+        assertThat(deliver(plan).failures()).isEmpty();
+        assertThat(list().get("raw/fern-0173.jpg").get("pixels")).isEqualTo("camera; no command");
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("camera; no command");
+        assertThat(apart("raw/fern-0173.jpg", "photo/fern-0173.jpg")).isCloseTo(0, within(1e-9));
+        System.clearProperty(COMMAND);
+        assertThat(deliver(plan(shoot)).written()).as("there now").hasSize(3);
+    }
+
+    @Test
+    void aRawFileCutShortOrGoneLeavesTheCamerasPicture() throws Exception {
+        Shoot before = shoot();
+        Path alone = source.resolve("fern-0173.dng");
+        byte[] whole = Files.readAllBytes(alone);
+        Files.write(alone, Arrays.copyOf(whole, whole.length - 300_000));
+        Files.delete(source.resolve("fern-0174.dng"));
+        Shoot shoot = ShootReading.of(before, source).appliedTo(before);
+        DeliveryPlan plan = plan(shoot);
+        assertThat(rawFindings(shoot, plan))
+                .contains(
+                        new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_CUT_SHORT, "fern-0173.dng", "raw"),
+                        new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_MISSING, "fern-0174.jpg", "raw"));
+        assertThat(deliver(plan).failures()).isEmpty();
+        assertThat(list().get("raw/fern-0173.jpg").get("pixels")).isEqualTo("camera; cut short");
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("camera; missing");
+    }
+
+    @Test
+    void aCommandThatBreaksDownOverOnePhotoLeavesTheOthersAlone() throws Exception {
+        standIn("case \"$*\" in *fern-0173*) kill -ABRT $$ ;; esac; exec dcraw_emu \"$@\"");
+        Delivery.Result result = deliver(plan(shoot()));
+        assertThat(result.failures())
+                .extracting(failure -> failure.item().photo().file())
+                .containsOnly("fern-0173.dng");
+        assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason()))
+                .isEqualTo("LibRaw broke down over the raw photo fern-0173.dng");
+        assertThat(result.written()).hasSize(4);
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("raw");
+    }
+}
