@@ -10,12 +10,24 @@ final class Figures {
     private final String name;
     private final List<Double> millis = new ArrayList<>();
 
+    /** Something to time. */
+    interface Work {
+        Object run() throws Exception;
+    }
+
     Figures(String name) {
         this.name = name;
     }
 
     void add(double time) {
         millis.add(time);
+    }
+
+    /** How long something takes, in milliseconds by the clock. */
+    static double time(Work work) throws Exception {
+        long began = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - began) / 1e6;
     }
 
     int count() {

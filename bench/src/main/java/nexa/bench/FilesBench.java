@@ -31,8 +31,8 @@ public final class FilesBench {
         Figures peer = new Figures("  vipsthumbnail, a process each");
         for (int round = 0; round <= ROUNDS; round++) {
             for (Path photo : photos) {
-                double own = time(() -> new PhotoPixels(photo, Photo.untouched("p")).picture(level.longSide()));
-                double other = time(() -> {
+                double own = Figures.time(() -> new PhotoPixels(photo, Photo.untouched("p")).picture(level.longSide()));
+                double other = Figures.time(() -> {
                     Vips.thumbnail(photo, level.longSide());
                     return null;
                 });
@@ -46,16 +46,5 @@ public final class FilesBench {
         ours.print();
         peer.print();
         System.out.println(String.format(Locale.ROOT, "  ratio of the medians %.2f", ours.median() / peer.median()));
-    }
-
-    /** Something to time. */
-    private interface Work {
-        Object run() throws Exception;
-    }
-
-    private static double time(Work work) throws Exception {
-        long began = System.nanoTime();
-        work.run();
-        return (System.nanoTime() - began) / 1e6;
     }
 }

@@ -52,9 +52,9 @@ public final class RawBench {
         Figures print = new Figures("  read to " + PictureLevel.THUMBNAIL.longSide() + " px");
         Figures preview = new Figures("  read to " + PictureLevel.PREVIEW.longSide() + " px");
         for (int round = 0; round <= ROUNDS; round++) {
-            double known = time(() -> PhotoFacts.read(file));
-            double small = time(() -> reading(file).picture(PictureLevel.THUMBNAIL.longSide()));
-            double fine = time(() -> reading(file).picture(PictureLevel.PREVIEW.longSide()));
+            double known = Figures.time(() -> PhotoFacts.read(file));
+            double small = Figures.time(() -> reading(file).picture(PictureLevel.THUMBNAIL.longSide()));
+            double fine = Figures.time(() -> reading(file).picture(PictureLevel.PREVIEW.longSide()));
             // The first round warms up.
             if (round > 0) {
                 facts.add(known);
@@ -75,15 +75,15 @@ public final class RawBench {
         Figures peer = new Figures("  of a JPEG");
         RawCommand found = RawCommand.found().orElseThrow();
         for (int round = 0; round < FULL_ROUNDS; round++) {
-            command.add(time(() -> {
+            command.add(Figures.time(() -> {
                 found.develop(raw, new PixelSize(6000, 4000), false).close();
                 return null;
             }));
-            all.add(time(() -> {
+            all.add(Figures.time(() -> {
                 reading(raw).raw(raw, true).pixels().close();
                 return null;
             }));
-            peer.add(time(() -> {
+            peer.add(Figures.time(() -> {
                 reading(jpeg).full(true).close();
                 return null;
             }));
@@ -91,16 +91,5 @@ public final class RawBench {
         List.of(command, all, peer).forEach(Figures::print);
         System.out.println(
                 String.format(Locale.ROOT, "  ratio of the medians to a JPEG's %.1f", all.median() / peer.median()));
-    }
-
-    /** Something to time. */
-    private interface Work {
-        Object run() throws Exception;
-    }
-
-    private static double time(Work work) throws Exception {
-        long began = System.nanoTime();
-        work.run();
-        return (System.nanoTime() - began) / 1e6;
     }
 }

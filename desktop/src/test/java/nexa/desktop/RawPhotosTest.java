@@ -12,8 +12,9 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.format.FileSpec;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Shoot;
 import nexa.store.ShootFolder;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -64,8 +65,10 @@ class RawPhotosTest extends WindowTest {
         waitFor(() -> read().equals(List.of(ALONE, RAW, JPEG)));
         waitFor(() -> Files.exists(folder.resolve(ShootFolder.DOCUMENT))
                 && Files.readString(folder.resolve(ShootFolder.DOCUMENT)).contains("\"pairs\" : \"apart\""));
+        interact(() -> session().edit(Edit.Kind.MARK, shoot -> shoot.with(JPEG, photo -> photo.withMark(Mark.SELECT))));
         choosePairs("one photo");
         waitFor(() -> read().equals(List.of(ALONE, JPEG)));
+        assertThat(session().shoot().photo(JPEG).mark()).isEqualTo(Mark.SELECT);
         assertThat(session().shoot().photo(JPEG).raw()).contains(RAW);
         assertThat(session().edits().historyProperty().get().edits()).isEmpty();
     }
@@ -98,6 +101,10 @@ class RawPhotosTest extends WindowTest {
         clickOn("pixels of the raw");
         waitFor(() -> session().shoot().format("tile").file().source() == FileSpec.Source.RAW);
         assertThat(lookup("#file-source").<ComboBox<String>>query().getValue()).isEqualTo("pixels of the raw");
-        assertThat(session().shoot().pairs()).isEqualTo(Shoot.Pairs.TOGETHER);
+        clickOn("Close");
+        waitFor(() -> lookup((Node node) ->
+                        node instanceof Labeled label && label.getText().endsWith(", pixels of the raw"))
+                .tryQuery()
+                .isPresent());
     }
 }

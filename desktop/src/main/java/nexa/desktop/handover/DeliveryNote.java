@@ -170,6 +170,7 @@ final class DeliveryNote {
                 ? Words.get("note.kind", type, file.quality())
                 : file.depth() == FileSpec.Depth.PHOTO ? type : type + " " + Words.of("depth", file.depth());
         kind += file.colour() == FileSpec.Colour.SRGB ? ", " + Words.of("colour", file.colour()) : "";
+        kind += file.source() == FileSpec.Source.RAW ? ", " + Words.of("source", file.source()) : "";
         Optional<PhotoCrop> first = files.stream().map(DeliveryPlan.Item::crop).findFirst();
         boolean hasPaper = first.isPresent() && first.get().ppi().isPresent();
         return hasPaper ? FormatWords.pixels(first.get()) + ", " + kind : kind;

@@ -78,6 +78,7 @@ final class SheetTools {
         pairs.setPrefWidth(PAIRS_WIDTH);
         pairs.setAccessibleText(Words.get("sheet.pairs"));
         pairs.setTooltip(Parts.tooltip(Words.get("sheet.pairs.tip")));
+        pairs.setDisable(session.isReadOnly());
         pairs.getSelectionModel().select(session.shoot().pairs().ordinal());
         pairs.setOnAction(event -> session.changes()
                 .pair(Shoot.Pairs.values()[pairs.getSelectionModel().getSelectedIndex()]));
