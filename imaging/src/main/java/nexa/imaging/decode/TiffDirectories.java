@@ -13,7 +13,7 @@ import java.util.Set;
 /** All directories of a TIFF: those that follow one another, and those that lie inside them. */
 final class TiffDirectories {
     /** By the rule, and in the own ways of some makers of cameras, whose raw files are TIFFs otherwise. */
-    private static final Set<Integer> MAGICS = Set.of(TiffDirectory.MAGIC, 0x4F52, 0x5352, 0x0055);
+    private static final Set<Integer> MAGICS = Set.of(42, 0x4F52, 0x5352, 0x0055);
 
     private static final int INSIDE = 330;
     private static final int MOST = 32;

@@ -32,8 +32,8 @@ public final class TiffDirectory {
     private static final int MOST_ENTRIES = 2_000;
     private static final int LARGEST_VALUE = 16 * 1024 * 1024;
 
-    /** Of every TIFF, behind the byte order. */
-    static final int MAGIC = 42;
+    /** What stands in every TIFF behind the byte order. */
+    private static final Set<Integer> TIFF = Set.of(42);
 
     private static final int HEADER = 8;
     static final int ENTRY = 12;
@@ -72,7 +72,7 @@ public final class TiffDirectory {
     /** As {@link #read(byte[])}. */
     static Optional<TiffDirectory> read(RandomAccessReader tiff) {
         try {
-            return Optional.of(read(tiff, setOrder(tiff), firstAt(tiff), DEEPEST));
+            return Optional.of(read(tiff, setOrder(tiff, TIFF), firstAt(tiff), DEEPEST));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -82,17 +82,13 @@ public final class TiffDirectory {
     static Optional<TiffDirectory> readSecond(byte[] tiff) {
         RandomAccessReader reader = new ByteArrayReader(tiff);
         try {
-            ByteOrder order = setOrder(reader);
+            ByteOrder order = setOrder(reader, TIFF);
             int first = firstAt(reader);
             int second = reader.getInt32(first + 2 + ENTRY * reader.getUInt16(first));
             return second == 0 ? Optional.empty() : Optional.of(read(reader, order, second, 1));
         } catch (IOException e) {
             return Optional.empty();
         }
-    }
-
-    private static ByteOrder setOrder(RandomAccessReader tiff) throws IOException {
-        return setOrder(tiff, Set.of(MAGIC));
     }
 
     /** @param magics the numbers of which one has to stand behind the byte order */
