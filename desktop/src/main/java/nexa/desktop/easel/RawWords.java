@@ -18,18 +18,22 @@ import nexa.imaging.raw.RawStanding;
  */
 record RawWords(String text, String tip, String style) {
 
-    /** Empty for a photo that has no raw file. */
+    /** Empty for a photo that has no raw file, or had one that nobody wants. */
     static Optional<RawWords> of(Photo photo, Optional<PhotoCrop> crop, Optional<PhotoFacts> facts) {
-        return facts.flatMap(PhotoFacts::raw).map(standing -> {
+        return facts.flatMap(PhotoFacts::raw).flatMap(standing -> {
             boolean isWanted = photo.raw().isEmpty()
                     || crop.map(shown -> shown.format().file().source() == FileSpec.Source.RAW)
                             .orElse(false);
             if (isWanted && standing != RawStanding.READY) {
-                return new RawWords(Words.get("raw.picture"), Words.get("raw." + EnumName.of(standing)), "look");
+                return Optional.of(
+                        new RawWords(Words.get("raw.picture"), Words.get("raw." + EnumName.of(standing)), "look"));
+            }
+            if (photo.raw().isEmpty()) {
+                return Optional.of(new RawWords(Words.get("raw.own"), Words.get("raw.ready"), "quiet"));
             }
             return photo.raw()
-                    .map(raw -> new RawWords(Words.get("photo.twoFiles"), Words.get("raw.beside", raw), "quiet"))
-                    .orElse(new RawWords(Words.get("raw.own"), Words.get("raw.ready"), "quiet"));
+                    .filter(raw -> standing != RawStanding.MISSING)
+                    .map(raw -> new RawWords(Words.get("photo.twoFiles"), Words.get("raw.beside", raw), "quiet"));
         });
     }
 }

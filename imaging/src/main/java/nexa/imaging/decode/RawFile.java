@@ -33,19 +33,24 @@ public record RawFile(
 
     private static final double SAME_RATIO = 0.01;
     private static final int START = 16;
+    /** How files begin that are TIFFs but for a number. */
+    private static final List<String> NEARLY_TIFF = List.of("IIRO", "IIRS", "MMOR", "IIU\0");
+    /** How files begin of which only the pictures inside are looked for. */
+    private static final List<String> IN_THEIR_OWN_WAY = List.of("FUJIFILMCCD-RAW", "FOVb", "\0MRM", "IIII", "MMMM");
+
     private static final int ORIENTATION = 0x0112;
 
     /** A raw file; empty for any other. */
     public static Optional<RawFile> read(Path file) throws IOException {
         String start = start(file);
-        if (start.startsWith("II") || start.startsWith("MM")) {
-            return start.startsWith("HEAPCCDR", 6) ? Optional.of(bySearch(file, List.of())) : ofTiff(file);
-        }
         if (start.startsWith("ftypcrx ", 4)) {
             return Optional.of(bySearch(file, BoxedExif.of(file)));
         }
-        boolean isRaw = start.startsWith("FUJIFILMCCD-RAW") || start.startsWith("FOVb") || start.startsWith("\0MRM");
-        return isRaw ? Optional.of(bySearch(file, List.of())) : Optional.empty();
+        if (IN_THEIR_OWN_WAY.stream().anyMatch(start::startsWith) || start.startsWith("HEAPCCDR", 6)) {
+            return Optional.of(bySearch(file, List.of()));
+        }
+        boolean isRaw = NEARLY_TIFF.stream().anyMatch(start::startsWith) || start.startsWith("CR", 8);
+        return start.startsWith("II") || start.startsWith("MM") ? ofTiff(file, isRaw) : Optional.empty();
     }
 
     private static String start(Path file) throws IOException {
@@ -54,12 +59,13 @@ public record RawFile(
         }
     }
 
-    private static Optional<RawFile> ofTiff(Path file) throws IOException {
+    /** @param isRaw whether it says so at its very beginning */
+    private static Optional<RawFile> ofTiff(Path file, boolean isRaw) throws IOException {
         List<TiffDirectory> directories;
         try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
             directories = TiffDirectories.of(new RandomAccessFileReader(in));
         }
-        if (directories.stream().noneMatch(SensorSamples::areIn)) {
+        if (directories.isEmpty() || !isRaw && directories.stream().noneMatch(SensorSamples::areIn)) {
             return Optional.empty();
         }
         List<EmbeddedJpeg> jpegs = new ArrayList<>();

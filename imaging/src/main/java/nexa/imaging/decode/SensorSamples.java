@@ -35,10 +35,7 @@ final class SensorSamples {
 
     /** Whether a directory tells that its file is raw. */
     static boolean areIn(TiffDirectory directory) {
-        return directory.number(DNG_VERSION).isPresent()
-                || directory.bytes(DNG_VERSION).isPresent()
-                || isOfSensor(directory)
-                || hasEdges(directory);
+        return directory.bytes(DNG_VERSION).isPresent() || isOfSensor(directory);
     }
 
     private static boolean isOfSensor(TiffDirectory directory) {

@@ -20,7 +20,7 @@ public final class RawLook {
     /** A white is looked for between a third and three times the one that the camera told of. */
     private static final double FURTHEST = 3;
 
-    private static final int STEPS = 24;
+    private static final int STEPS = 17;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     private static final int GREEN = 1;
     /** About as many pixels are enough. */
@@ -39,8 +39,8 @@ public final class RawLook {
         this.difference = difference;
     }
 
-    /** Light of some pixels and the picture's numbers of them, both 0 … 1, in threes of blue, green, red. */
-    private record Pairs(double[] light, double[] picture) {}
+    /** Light of some pixels, by its places, and the picture's numbers of them, both 0 … 1, in threes of blue, green, red. */
+    private record Pairs(double[] places, double[] picture) {}
 
     /**
      * The look that turns light into the picture best.
@@ -81,14 +81,14 @@ public final class RawLook {
                 .toArray();
         return new Pairs(
                 IntStream.of(taken)
-                        .mapToDouble(i -> (lights.get(i) & 0xFFFF) / (double) DEEP)
+                        .mapToDouble(i -> place((lights.get(i) & 0xFFFF) / (double) DEEP))
                         .toArray(),
                 IntStream.of(taken)
                         .mapToDouble(i -> (pictures.get(i) & 0xFF) / 255.0)
                         .toArray());
     }
 
-    /** Where light stands on the curve: darker things get the more room that eyes give them. */
+    /** Where light stands on the curve, by its root: darker things get the more room that eyes give them. */
     private static double place(double light) {
         return Math.sqrt(light);
     }
@@ -101,10 +101,10 @@ public final class RawLook {
         double[] sums = new double[NODES];
         double[] counts = new double[NODES];
         double end = end(gains);
-        for (int i = 0; i < pairs.light.length; i++) {
+        for (int i = 0; i < pairs.places.length; i++) {
             // A channel that is full while others are not would pull the curve down.
-            if (pairs.light[i] < FULL) {
-                double node = place(gains[i % 3] * pairs.light[i]) / end * (NODES - 1);
+            if (pairs.places[i] < FULL) {
+                double node = place(gains[i % 3]) * pairs.places[i] / end * (NODES - 1);
                 int before = (int) Math.min(NODES - 2, node);
                 double share = node - before;
                 sums[before] += (1 - share) * pairs.picture[i];
@@ -133,10 +133,11 @@ public final class RawLook {
     }
 
     private static double misfit(Pairs pairs, int channel, double gain, RisingCurve curve) {
+        double further = place(gain);
         double sum = 0;
-        for (int i = channel; i < pairs.light.length; i += 3) {
-            if (pairs.light[i] < FULL && pairs.picture[i] < FULL) {
-                double off = curve.at(place(gain * pairs.light[i])) - pairs.picture[i];
+        for (int i = channel; i < pairs.places.length; i += 3) {
+            if (pairs.places[i] < FULL && pairs.picture[i] < FULL) {
+                double off = curve.at(further * pairs.places[i]) - pairs.picture[i];
                 sum += off * off;
             }
         }
@@ -145,16 +146,16 @@ public final class RawLook {
 
     private static double difference(Pairs pairs, double[] gains, RisingCurve curve) {
         double sum = 0;
-        for (int i = 0; i < pairs.light.length; i += 3) {
+        for (int i = 0; i < pairs.places.length; i += 3) {
             double[] made = new double[3];
             for (int c = 0; c < 3; c++) {
-                made[c] = curve.at(place(gains[c] * pairs.light[i + c]));
+                made[c] = curve.at(place(gains[c]) * pairs.places[i + c]);
             }
             sum += ColourDifference.between(
                     ColourDifference.lab(made[2], made[1], made[0]),
                     ColourDifference.lab(pairs.picture[i + 2], pairs.picture[i + GREEN], pairs.picture[i]));
         }
-        return sum / Math.max(1, pairs.light.length / 3);
+        return sum / Math.max(1, pairs.places.length / 3);
     }
 
     /**

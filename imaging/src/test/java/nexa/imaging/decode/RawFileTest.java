@@ -133,6 +133,20 @@ class RawFileTest {
     }
 
     @Test
+    void aTiffThatSaysAtItsBeginningThatItIsRawNeedNotSaySoAgain() throws Exception {
+        ByteBuffer head = ByteBuffer.allocate(16 + 2 + 12 * 4 + 4).order(ByteOrder.LITTLE_ENDIAN);
+        head.put(text("II*\0")).putInt(16).put(text("CR")).putShort((short) 2).putInt(0);
+        head.putShort((short) 4);
+        for (int[] entry : new int[][] {{256, 120}, {257, 80}, {513, 70}, {514, jpeg.length}}) {
+            head.putShort((short) entry[0]).putShort((short) 4).putInt(1).putInt(entry[1]);
+        }
+        Path file = file(head.array(), jpeg, new byte[300]);
+        assertThat(PhotoFacts.read(file).kind()).isEqualTo(PhotoKind.RAW);
+        assertThat(PhotoFacts.read(file).pixels()).isEqualTo(PICTURE);
+        assertThat(shown(file).width()).isEqualTo(120);
+    }
+
+    @Test
     void aTiffWithoutSamplesOfASensorIsNone() throws Exception {
         Path tiff = TestPhotos.write(TestPhotos.scene(60, 40), folder.resolve("plain.tif"));
         assertThat(PhotoKind.of(tiff)).contains(PhotoKind.TIFF);

@@ -202,7 +202,7 @@ class DeliveredRawTest {
                 .extracting(failure -> failure.item().photo().file())
                 .containsOnly("fern-0173.dng");
         assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason()))
-                .isEqualTo("LibRaw broke down over the raw photo fern-0173.dng");
+                .startsWith("LibRaw broke down over the raw photo fern-0173.dng");
         assertThat(result.written()).hasSize(4);
         assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("raw");
     }
