@@ -39,7 +39,7 @@ class PackagesTest {
             "work", Set.of(),
             "render", Set.of(),
             "decode", Set.of(),
-            "raw", Set.of("decode"),
+            "raw", Set.of("decode", "render"),
             "facts", Set.of("decode", "raw"),
             "fill", Set.of("decode", "render"),
             "pictures", Set.of("decode", "facts", "fill", "raw", "render", "work"),

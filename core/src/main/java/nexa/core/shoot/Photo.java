@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
@@ -163,6 +164,14 @@ public record Photo(
      */
     public Outline outline(Format format) {
         return mayReach(format) ? outline().reaching() : outline();
+    }
+
+    /**
+     * Whether pixels of a raw file are wanted of it in a format, if there is one: of a raw photo alone always, of a photo with two
+     * files where the format says so.
+     */
+    public boolean wantsRaw(Format format) {
+        return raw.isEmpty() || format.file().source() == FileSpec.Source.RAW;
     }
 
     /** Whether its crop in a format may reach beyond it. */

@@ -1,7 +1,6 @@
 package nexa.desktop.easel;
 
 import java.util.Optional;
-import nexa.core.format.FileSpec;
 import nexa.core.message.EnumName;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
@@ -22,8 +21,7 @@ record RawWords(String text, String tip, String style) {
     static Optional<RawWords> of(Photo photo, Optional<PhotoCrop> crop, Optional<PhotoFacts> facts) {
         return facts.flatMap(PhotoFacts::raw).flatMap(standing -> {
             boolean isWanted = photo.raw().isEmpty()
-                    || crop.map(shown -> shown.format().file().source() == FileSpec.Source.RAW)
-                            .orElse(false);
+                    || crop.map(shown -> photo.wantsRaw(shown.format())).orElse(false);
             if (isWanted && standing != RawStanding.READY) {
                 return Optional.of(
                         new RawWords(Words.get("raw.picture"), Words.get("raw." + EnumName.of(standing)), "look"));

@@ -1,12 +1,12 @@
 package nexa.imaging.decode;
 
-import java.io.ByteArrayInputStream;
-import java.io.DataInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -37,16 +37,15 @@ final class BoxedExif {
                 .toList();
     }
 
-    private static Optional<TiffDirectory> box(byte[] beginning, String name) throws IOException {
+    private static Optional<TiffDirectory> box(byte[] beginning, String name) {
         int at = new String(beginning, StandardCharsets.ISO_8859_1).indexOf(name);
         if (at < 4) {
             return Optional.empty();
         }
-        try (DataInputStream in =
-                new DataInputStream(new ByteArrayInputStream(beginning, at - 4, beginning.length - at + 4))) {
-            int length = in.readInt() - 8;
-            in.skipBytes(4);
-            return length > 0 && length <= LARGEST ? TiffDirectory.read(in.readNBytes(length)) : Optional.empty();
-        }
+        int from = at + name.length();
+        int length = ByteBuffer.wrap(beginning).getInt(at - 4) - 8;
+        return length > 0 && length <= LARGEST
+                ? TiffDirectory.read(Arrays.copyOfRange(beginning, from, from + length))
+                : Optional.empty();
     }
 }

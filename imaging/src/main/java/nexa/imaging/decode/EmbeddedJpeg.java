@@ -64,7 +64,7 @@ record EmbeddedJpeg(long from, long length, PhotoHeader header) {
     }
 
     private EmbeddedJpeg measured(Path file) throws IOException {
-        try (InputStream in = stream(file, from, length)) {
+        try (InputStream in = stream(file)) {
             return new EmbeddedJpeg(from, JpegMarkers.of(in).end(), header);
         }
     }

@@ -16,10 +16,16 @@ import java.util.Optional;
  * chains of directories without end are passed over.
  *
  * @param stored how its pixels lie in the file
+ * @param raw what its file holds if it is raw
  * @param exif what its EXIF block and its XMP say, empty if there are none; without the maker's notes
  */
-public record PhotoHeader(StoredPixels stored, Metadata exif) {
+public record PhotoHeader(StoredPixels stored, Optional<RawFile> raw, Metadata exif) {
     private static final byte[] XMP = "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.ISO_8859_1);
+
+    /** Of a photo that is not raw. */
+    PhotoHeader(StoredPixels stored, Metadata exif) {
+        this(stored, Optional.empty(), exif);
+    }
 
     public static PhotoHeader read(Path file, PhotoKind kind) throws IOException, ImageProcessingException {
         try {

@@ -33,7 +33,7 @@ public enum PhotoKind {
     /** The kind of a file; empty for anything else. */
     public static Optional<PhotoKind> of(Path file) throws IOException {
         // Most raw files look like a TIFF at first.
-        if (RawFile.read(file).isPresent()) {
+        if (RawFile.isRaw(file)) {
             return Optional.of(RAW);
         }
         try (BufferedInputStream in = new BufferedInputStream(Files.newInputStream(file))) {

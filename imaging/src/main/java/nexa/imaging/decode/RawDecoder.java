@@ -19,7 +19,7 @@ final class RawDecoder implements PhotoDecoder {
         Metadata exif = PhotoHeader.exif(raw.told().map(RawDecoder::ofThePhoto));
         int channels =
                 raw.picture().map(jpeg -> jpeg.header().stored().channels()).orElse(0);
-        return new PhotoHeader(new StoredPixels(raw.size(), channels), exif);
+        return new PhotoHeader(new StoredPixels(raw.size(), channels), Optional.of(raw), exif);
     }
 
     private static RawFile raw(Path file) throws IOException, ImageProcessingException {

@@ -43,14 +43,43 @@ public record RawFile(
     /** A raw file; empty for any other. */
     public static Optional<RawFile> read(Path file) throws IOException {
         String start = start(file);
-        if (start.startsWith("ftypcrx ", 4)) {
+        if (isBoxed(start)) {
             return Optional.of(bySearch(file, BoxedExif.of(file)));
         }
-        if (IN_THEIR_OWN_WAY.stream().anyMatch(start::startsWith) || start.startsWith("HEAPCCDR", 6)) {
+        if (isInItsOwnWay(start)) {
             return Optional.of(bySearch(file, List.of()));
         }
-        boolean isRaw = NEARLY_TIFF.stream().anyMatch(start::startsWith) || start.startsWith("CR", 8);
-        return start.startsWith("II") || start.startsWith("MM") ? ofTiff(file, isRaw) : Optional.empty();
+        List<TiffDirectory> directories = sensorsDirectories(file, start);
+        return directories.isEmpty() ? Optional.empty() : Optional.of(ofTiff(file, directories));
+    }
+
+    /** Whether a file is raw, without a look for its pictures. */
+    static boolean isRaw(Path file) throws IOException {
+        String start = start(file);
+        return isBoxed(start)
+                || isInItsOwnWay(start)
+                || !sensorsDirectories(file, start).isEmpty();
+    }
+
+    private static boolean isBoxed(String start) {
+        return start.startsWith("ftypcrx ", 4);
+    }
+
+    private static boolean isInItsOwnWay(String start) {
+        return IN_THEIR_OWN_WAY.stream().anyMatch(start::startsWith) || start.startsWith("HEAPCCDR", 6);
+    }
+
+    /** The directories of a TIFF that is raw, by how it begins or by what they say; none of any other file. */
+    private static List<TiffDirectory> sensorsDirectories(Path file, String start) throws IOException {
+        if (!start.startsWith("II") && !start.startsWith("MM")) {
+            return List.of();
+        }
+        List<TiffDirectory> directories;
+        try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
+            directories = TiffDirectories.of(new RandomAccessFileReader(in));
+        }
+        boolean saysSo = NEARLY_TIFF.stream().anyMatch(start::startsWith) || start.startsWith("CR", 8);
+        return saysSo || directories.stream().anyMatch(SensorSamples::areIn) ? directories : List.of();
     }
 
     private static String start(Path file) throws IOException {
@@ -59,15 +88,7 @@ public record RawFile(
         }
     }
 
-    /** @param isRaw whether it says so at its very beginning */
-    private static Optional<RawFile> ofTiff(Path file, boolean isRaw) throws IOException {
-        List<TiffDirectory> directories;
-        try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
-            directories = TiffDirectories.of(new RandomAccessFileReader(in));
-        }
-        if (directories.isEmpty() || !isRaw && directories.stream().noneMatch(SensorSamples::areIn)) {
-            return Optional.empty();
-        }
+    private static RawFile ofTiff(Path file, List<TiffDirectory> directories) throws IOException {
         List<EmbeddedJpeg> jpegs = new ArrayList<>();
         for (TiffDirectory directory : directories) {
             SensorSamples.jpegIn(directory, file).ifPresent(jpegs::add);
@@ -75,11 +96,11 @@ public record RawFile(
         if (jpegs.stream().noneMatch(jpeg -> jpeg.longSide() >= LARGE)) {
             jpegs.addAll(EmbeddedJpeg.search(file));
         }
-        return Optional.of(new RawFile(
+        return new RawFile(
                 Optional.of(directories.get(0)),
                 SensorSamples.size(directories),
                 largestFirst(jpegs),
-                SensorSamples.end(directories) <= Files.size(file)));
+                SensorSamples.end(directories) <= Files.size(file));
     }
 
     private static RawFile bySearch(Path file, List<TiffDirectory> directories) throws IOException {

@@ -15,7 +15,6 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveryTerms;
-import nexa.core.format.FileSpec;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
 import nexa.core.series.RawPairs;
@@ -215,11 +214,9 @@ public final class Delivery {
     }
 
     private static long memory(List<DeliveryPlan.Item> items) {
-        boolean mayBeRaw = items.stream()
-                .anyMatch(item -> RawPairs.isRaw(item.photo().file())
-                        || item.photo().raw().isPresent()
-                                && item.format().file().source() == FileSpec.Source.RAW);
         Photo photo = items.get(0).photo();
+        boolean hasRaw = photo.raw().isPresent() || RawPairs.isRaw(photo.file());
+        boolean mayBeRaw = hasRaw && items.stream().anyMatch(item -> photo.wantsRaw(item.format()));
         return mayBeRaw ? PixelMemory.ofRaw(photo) : PixelMemory.of(photo);
     }
 

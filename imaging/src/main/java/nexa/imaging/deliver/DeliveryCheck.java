@@ -11,7 +11,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.series.Crops;
 import nexa.core.series.NeedsLook;
@@ -94,9 +93,8 @@ public final class DeliveryCheck {
     }
 
     private static Optional<Kind> raw(ShootReading reading, DeliveryPlan.Item item) {
-        boolean isWanted = item.photo().raw().isEmpty() || item.format().file().source() == FileSpec.Source.RAW;
         return reading.raw(item.photo())
-                .filter(standing -> isWanted && standing != RawStanding.READY)
+                .filter(standing -> item.photo().wantsRaw(item.format()) && standing != RawStanding.READY)
                 .map(standing -> Kind.valueOf("RAW_" + standing.name()));
     }
 

@@ -49,6 +49,7 @@ final class FileMaking implements AutoCloseable {
     private final Map<Boolean, Source> sources = new HashMap<>();
 
     private Optional<PhotoKind> kind = Optional.empty();
+    private Optional<RawStanding> standing = Optional.empty();
     private Optional<PhotoPixels> opened = Optional.empty();
 
     /**
@@ -141,14 +142,14 @@ final class FileMaking implements AutoCloseable {
     }
 
     private PixelOrigin origin(DeliveryPlan.Item item) throws PhotoProblem {
-        boolean isWanted =
-                photo.raw().isPresent() ? item.format().file().source() == FileSpec.Source.RAW : isRawAlone();
-        if (!isWanted) {
+        if (!photo.wantsRaw(item.format()) || photo.raw().isEmpty() && !isRawAlone()) {
             return PixelOrigin.UNKNOWN;
         }
+        if (standing.isEmpty()) {
+            standing = Optional.of(RawStanding.of(rawFile()));
+        }
         Source made = sources.get(true);
-        return new PixelOrigin(
-                Optional.of(RawStanding.of(rawFile())), made == null ? OptionalDouble.empty() : made.difference());
+        return new PixelOrigin(standing, made == null ? OptionalDouble.empty() : made.difference());
     }
 
     private boolean isRawAlone() throws PhotoProblem {

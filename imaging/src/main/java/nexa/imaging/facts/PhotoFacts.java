@@ -65,9 +65,7 @@ public record PhotoFacts(
             }
             PhotoKind kind = kind(file);
             PhotoHeader header = PhotoHeader.read(file, kind);
-            Optional<RawStanding> raw = kind == PhotoKind.RAW ? Optional.of(RawStanding.of(file)) : Optional.empty();
-            StoredPixels stored = isUsable(raw) ? header.stored() : pictureInside(file, header.stored());
-            return of(name, kind, stored, header, PhotoFile.identity(file), raw);
+            return of(name, kind, header, PhotoFile.identity(file));
         } catch (EOFException | ImageProcessingException | RuntimeException | StackOverflowError e) {
             throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
         } catch (IOException e) {
@@ -77,16 +75,15 @@ public record PhotoFacts(
         }
     }
 
-    private static boolean isUsable(Optional<RawStanding> raw) {
-        return raw.isEmpty() || raw.get() == RawStanding.READY;
-    }
-
     /** Where the sensor's pixels cannot be had, those of the camera's picture are all there are. */
-    private static StoredPixels pictureInside(Path file, StoredPixels told) throws IOException, PhotoProblem {
-        PixelSize size = RawFile.read(file)
+    private static StoredPixels usable(String name, PhotoHeader header, Optional<RawStanding> raw) throws PhotoProblem {
+        if (raw.isEmpty() || raw.get() == RawStanding.READY) {
+            return header.stored();
+        }
+        PixelSize size = header.raw()
                 .flatMap(RawFile::pictureSize)
-                .orElseThrow(() -> new PhotoProblem(file.getFileName().toString(), PhotoProblem.Reason.NO_PICTURE));
-        return new StoredPixels(size, told.channels());
+                .orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.NO_PICTURE));
+        return new StoredPixels(size, header.stored().channels());
     }
 
     /** The same with a raw file beside the photo. */
@@ -112,23 +109,18 @@ public record PhotoFacts(
         }
     }
 
-    private static PhotoFacts of(
-            String name,
-            PhotoKind kind,
-            StoredPixels pixels,
-            PhotoHeader header,
-            FileIdentity identity,
-            Optional<RawStanding> raw)
+    private static PhotoFacts of(String name, PhotoKind kind, PhotoHeader header, FileIdentity identity)
             throws PhotoProblem {
         PixelSize stored = header.stored().size();
         if ((long) stored.width() * stored.height() > MOST_PIXELS) {
             throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE);
         }
+        Optional<RawStanding> raw = header.raw().map(RawStanding::of);
         Metadata exif = header.exif();
         ExifOrientation orientation = orientation(exif);
         return new PhotoFacts(
                 kind,
-                pixels,
+                usable(name, header, raw),
                 orientation,
                 CaptureTime.of(exif),
                 CameraData.of(exif),

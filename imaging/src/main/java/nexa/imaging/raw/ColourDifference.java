@@ -1,5 +1,7 @@
 package nexa.imaging.raw;
 
+import nexa.imaging.render.ToneCurve;
+
 /**
  * How different two colours look: ΔE00 (CIE 142-2001; G. Sharma, W. Wu, E. N. Dalal, "The CIEDE2000 color-difference formula",
  * Color Research and Application 30, 2005), with all weights 1. About 1 can just be seen side by side.
@@ -19,7 +21,7 @@ final class ColourDifference {
 
     /** L*, a*, b* under D65 of red, green and blue as sRGB has them, each 0 … 1. */
     static double[] lab(double red, double green, double blue) {
-        double[] light = {light(red), light(green), light(blue)};
+        double[] light = {ToneCurve.lightOfSrgb(red), ToneCurve.lightOfSrgb(green), ToneCurve.lightOfSrgb(blue)};
         double[] f = new double[3];
         for (int i = 0; i < 3; i++) {
             double[] row = TO_XYZ[i];
@@ -27,10 +29,6 @@ final class ColourDifference {
             f[i] = t > LIGHT ? Math.cbrt(t) : (SLOPE * t + 16) / 116;
         }
         return new double[] {116 * f[1] - 16, 500 * (f[0] - f[1]), 200 * (f[1] - f[2])};
-    }
-
-    private static double light(double value) {
-        return value <= 0.04045 ? value / 12.92 : Math.pow((value + 0.055) / 1.055, 2.4);
     }
 
     /** ΔE00 of two colours in L*, a*, b*. */

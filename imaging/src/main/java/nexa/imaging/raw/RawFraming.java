@@ -42,16 +42,16 @@ public final class RawFraming {
      * @param size of the photo, in the ratio of the one framed
      */
     public static Mat framed(Mat sensor, Mat framed, PixelSize size) {
-        if (sensor.cols() == size.width() && sensor.rows() == size.height()) {
-            return sensor;
-        }
-        return cut(sensor, part(sensor, framed, size), size);
+        return isOf(size, sensor) ? sensor : cut(sensor, part(sensor, framed, size), size);
     }
 
     /** As {@link #framed}, the middle of it, where there is no other picture. */
     public static Mat middle(Mat sensor, PixelSize size) {
-        boolean isAsItIs = sensor.cols() == size.width() && sensor.rows() == size.height();
-        return isAsItIs ? sensor : cut(sensor, middle(sensor, size, largest(sensor, size), 1), size);
+        return isOf(size, sensor) ? sensor : cut(sensor, middle(sensor, size, largest(sensor, size), 1), size);
+    }
+
+    private static boolean isOf(PixelSize size, Mat sensor) {
+        return sensor.cols() == size.width() && sensor.rows() == size.height();
     }
 
     private static Mat cut(Mat sensor, Part part, PixelSize size) {

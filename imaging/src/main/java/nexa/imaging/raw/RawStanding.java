@@ -16,17 +16,19 @@ public enum RawStanding {
     /** The file is not there, or no raw file. */
     MISSING;
 
+    /** How it stands with a raw file that was read. */
+    public static RawStanding of(RawFile raw) {
+        if (!raw.isWhole()) {
+            return CUT_SHORT;
+        }
+        return RawCommand.found().isPresent() ? READY : NO_COMMAND;
+    }
+
     /** How it stands with a file. */
     public static RawStanding of(Path file) {
         try {
             Optional<RawFile> raw = Files.isRegularFile(file) ? RawFile.read(file) : Optional.empty();
-            if (raw.isEmpty()) {
-                return MISSING;
-            }
-            if (!raw.get().isWhole()) {
-                return CUT_SHORT;
-            }
-            return RawCommand.found().isPresent() ? READY : NO_COMMAND;
+            return raw.map(RawStanding::of).orElse(MISSING);
         } catch (IOException | RuntimeException e) {
             return MISSING;
         }

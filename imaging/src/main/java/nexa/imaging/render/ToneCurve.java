@@ -17,8 +17,7 @@ public final class ToneCurve {
     private static final int MOST_DEEP = 65_535;
 
     /** As sRGB (IEC 61966-2-1) has it. */
-    public static final ToneCurve SRGB =
-            new ToneCurve(value -> value <= 0.04045 ? value / 12.92 : Math.pow((value + 0.055) / 1.055, 2.4));
+    public static final ToneCurve SRGB = new ToneCurve(ToneCurve::lightOfSrgb);
 
     /** Light of evenly spaced numbers, 0 … 1. */
     private final double[] light = new double[INTERVALS + 1];
@@ -29,6 +28,11 @@ public final class ToneCurve {
 
     /** For 16 bits: light as it is told, and numbers by the root of light, where they are spread evenly enough. */
     private record Deep(float[] light, char[] numbers) {}
+
+    /** What share of all light a number of sRGB tells (IEC 61966-2-1), both 0 … 1. */
+    public static double lightOfSrgb(double number) {
+        return number <= 0.04045 ? number / 12.92 : Math.pow((number + 0.055) / 1.055, 2.4);
+    }
 
     /** @param toLight what share of all light a number tells, both 0 … 1; never falls */
     public ToneCurve(DoubleUnaryOperator toLight) {
