@@ -80,7 +80,7 @@ public final class RawBench {
                 return null;
             }));
             all.add(Figures.time(() -> {
-                reading(raw).raw(raw, true).pixels().close();
+                reading(raw).raw(raw, true).orElseThrow().pixels().close();
                 return null;
             }));
             peer.add(Figures.time(() -> {

@@ -12,9 +12,12 @@ import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.message.EnumName;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.facts.ShootReading;
+import nexa.imaging.pictures.PixelLook;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -43,7 +46,7 @@ final class CheckCommand implements Callable<Integer> {
         OpenedShoot opened = OpenedShoot.open(folder);
         DeliveryPlan plan = DeliveryPlan.of(
                 opened.shoot(), opened.reading(), new DeliveryPlan.Choice(formats(opened.shoot()), false, false));
-        List<DeliveryCheck.Finding> findings = DeliveryCheck.of(opened.shoot(), opened.reading(), plan);
+        List<DeliveryCheck.Finding> findings = DeliveryCheck.of(opened.shoot(), looked(opened, plan), plan);
         PrintWriter out = spec.commandLine().getOut();
         if (asJson) {
             ArrayNode list = JSON.createArrayNode();
@@ -58,6 +61,14 @@ final class CheckCommand implements Callable<Integer> {
         }
         opened.tellProblems(spec.commandLine().getErr());
         return findings.isEmpty() ? NexaCommand.DONE : NexaCommand.SOME_FAILED;
+    }
+
+    /** What is known of the photos that go once their pixels were looked at. */
+    private static ShootReading looked(OpenedShoot opened, DeliveryPlan plan) {
+        Set<Photo> photos = plan.files().stream().map(DeliveryPlan.Item::photo).collect(Collectors.toSet());
+        Set<Format> formats =
+                plan.files().stream().map(DeliveryPlan.Item::format).collect(Collectors.toSet());
+        return PixelLook.of(opened.folder(), photos, opened.reading(), formats);
     }
 
     /** The formats that go; where all wait, those that may. */

@@ -17,6 +17,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.message.Message;
+import nexa.core.message.Rejected;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.deliver.DeliveryProblem;
@@ -66,6 +67,13 @@ final class DeliverCommand implements Callable<Integer> {
     @Option(names = "--no-camera-data", description = "Leave out what the camera noted.")
     private boolean leavesCameraData;
 
+    @Option(
+            names = "--maker-notes",
+            description =
+                    "Let all camera data go along, with the notes that only the camera's maker can read; places, and"
+                            + " pictures of the whole photo, may be in them.")
+    private boolean withMakerNotes;
+
     @Option(names = "--place", description = "Let the place where a photo was taken go along.")
     private boolean withPlace;
 
@@ -92,6 +100,7 @@ final class DeliverCommand implements Callable<Integer> {
         Delivery.Result result = deliver(opened, plan, err);
         print(result);
         result.failures().forEach(failure -> err.println(NexaCommand.WORDS.say(failure.reason())));
+        result.anew().ifPresent(anew -> err.println(NexaCommand.WORDS.say(anew)));
         result.gaveUp().ifPresent(reason -> err.println(NexaCommand.WORDS.say(Message.of("cli.givenUp", reason))));
         result.unlisted().ifPresent(reason -> err.println(NexaCommand.WORDS.say(Message.of("cli.unlisted", reason))));
         boolean failed = opened.tellProblems(err)
@@ -126,10 +135,13 @@ final class DeliverCommand implements Callable<Integer> {
             DeliveryTerms kept = KeptTerms.read(preferences);
             return kept.withReplacesOwn(kept.replacesOwn() && !keepsEarlier)
                     .withCameraData(kept.cameraData() && !leavesCameraData, kept.place() || withPlace)
+                    .withMakerNotes(kept.makerNotes() || withMakerNotes)
                     .withLines(
                             Optional.ofNullable(copyright).orElse(kept.copyright()),
                             Optional.ofNullable(creator).orElse(kept.creator()))
                     .withList(kept.list() && !leavesList);
+        } catch (Rejected e) {
+            throw new ParameterException(spec.commandLine(), NexaCommand.WORDS.say(e), e);
         }
     }
 

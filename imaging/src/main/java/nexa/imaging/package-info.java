@@ -9,7 +9,7 @@
  *   <li>{@link nexa.imaging.decode}: none
  *   <li>{@link nexa.imaging.facts}: decode; {@link nexa.imaging.fill}: decode, render
  *   <li>{@link nexa.imaging.pictures}: decode, facts, fill, render, work
- *   <li>{@link nexa.imaging.find}: decode, pictures
+ *   <li>{@link nexa.imaging.find}: decode, pictures, render
  *   <li>{@link nexa.imaging.deliver}: all of them but find
  * </ul>
  */

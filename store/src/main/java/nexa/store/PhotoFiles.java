@@ -10,7 +10,6 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.DeliveredFile;
+import nexa.core.format.DeliveredLines;
 import nexa.core.series.RawPairs;
 import nexa.core.shoot.FileOrder;
 
@@ -28,8 +28,6 @@ public final class PhotoFiles {
     public static final Set<String> ENDINGS = Sets.union(
                     Set.of("jpg", "jpeg", "png", "tif", "tiff", "webp"), RawPairs.RAW_ENDINGS)
             .immutableCopy();
-
-    private static final int LARGEST_LIST = 64 * 1024 * 1024;
 
     private PhotoFiles() {}
 
@@ -69,11 +67,11 @@ public final class PhotoFiles {
      */
     public static List<String> in(Path folder) throws IOException {
         List<String> names = new ArrayList<>();
-        Map<String, DeliveredFile> results = resultsIn(folder);
+        DeliveredLines results = resultsIn(folder);
         try (DirectoryStream<Path> entries = Files.newDirectoryStream(folder)) {
             for (Path entry : entries) {
                 String name = entry.getFileName().toString();
-                if (isPhoto(name) && Files.isRegularFile(entry) && !isResult(entry, results.get(name))) {
+                if (isPhoto(name) && Files.isRegularFile(entry) && !isResult(entry, name, results)) {
                     names.add(name);
                 }
             }
@@ -104,27 +102,22 @@ public final class PhotoFiles {
     }
 
     /** A file that somebody put in a result's place since is a photo. */
-    private static boolean isResult(Path file, DeliveredFile delivered) throws IOException {
-        return delivered != null && Files.size(file) == delivered.length();
+    private static boolean isResult(Path file, String name, DeliveredLines results) throws IOException {
+        return !results.ofFile(name).isEmpty()
+                && results.ofLength(name, Files.size(file))
+                        .filter(line -> line.source().equals(Optional.of(DeliveredFile.SAME_FOLDER)))
+                        .isPresent();
     }
 
-    private static Map<String, DeliveredFile> resultsIn(Path folder) {
-        Map<String, DeliveredFile> results = new HashMap<>();
+    private static DeliveredLines resultsIn(Path folder) {
         try {
             String text = new String(
-                    PlainFile.read(folder.resolve(DeliveredFile.LIST), LARGEST_LIST), StandardCharsets.UTF_8);
-            text.lines().map(DeliveredFile::parse).flatMap(Optional::stream).forEach(delivered -> {
-                boolean isOfThisFolder = delivered.source().equals(Optional.of(DeliveredFile.SAME_FOLDER));
-                if (isOfThisFolder) {
-                    results.put(delivered.file(), delivered);
-                } else {
-                    results.remove(delivered.file());
-                }
-            });
+                    PlainFile.read(folder.resolve(DeliveredFile.LIST), DeliveredFile.LARGEST_LIST),
+                    StandardCharsets.UTF_8);
+            return DeliveredLines.of(text.lines()::iterator);
         } catch (IOException e) {
             // Without a list nothing was delivered here.
-            results.clear();
+            return new DeliveredLines();
         }
-        return results;
     }
 }

@@ -51,7 +51,7 @@ class OwnThingsTest {
     @Test
     void theTermsOfDeliveryAreTheSameInTheNextRun() {
         UserData data = new UserData(folder);
-        DeliveryTerms asked = new DeliveryTerms(false, false, true, "© Fernhill = Pottery", "Ada Throw", false);
+        DeliveryTerms asked = new DeliveryTerms(false, false, true, true, "© Fernhill = Pottery", "Ada Throw", false);
         try (Preferences first = Preferences.load(data)) {
             assertThat(KeptTerms.read(first)).isEqualTo(DeliveryTerms.USUAL);
             KeptTerms.keep(first, asked);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
@@ -48,12 +49,25 @@ class PhotoFilesTest {
         Files.writeString(folder.resolve("a-2.jpg"), "result");
         Files.writeString(folder.resolve("b.jpg"), "of another shoot");
         List<String> lines = List.of(
-                new DeliveredFile("a.jpg", "a-2.jpg", "m", 6, Optional.of(DeliveredFile.SAME_FOLDER)).line(),
-                new DeliveredFile("b.jpg", "b.jpg", "m", 16, Optional.of("file:///other/")).line());
+                line("a-2.jpg", 6, DeliveredFile.SAME_FOLDER).line(),
+                coming(line("a-2.jpg", 20, DeliveredFile.SAME_FOLDER)).line(),
+                line("b.jpg", 16, "file:///other/").line());
         Files.write(folder.resolve(DeliveredFile.LIST), lines);
         assertThat(PhotoFiles.in(folder)).containsExactly("a.jpg", "b.jpg");
         Files.writeString(folder.resolve("a-2.jpg"), "another photo");
         assertThat(PhotoFiles.in(folder)).containsExactly("a-2.jpg", "a.jpg", "b.jpg");
+    }
+
+    private static DeliveredFile line(String file, long length, String source) {
+        return new DeliveredFile("a.jpg", file, "m", length, Optional.of(source), Optional.empty());
+    }
+
+    /** Of a file that was to take the place of an earlier one. */
+    private static DeliveredFile coming(DeliveredFile line) {
+        DeliveredFile.Contents contents = new DeliveredFile.Contents(
+                DeliveredFile.Phase.COMING, "TIFF 2", "00ff", Instant.ofEpochSecond(1), "photo", "");
+        return new DeliveredFile(
+                line.name(), line.file(), line.making(), line.length(), line.source(), Optional.of(contents));
     }
 
     @Test

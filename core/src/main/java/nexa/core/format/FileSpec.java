@@ -1,5 +1,6 @@
 package nexa.core.format;
 
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 import nexa.core.message.Rejected;
 
@@ -119,5 +120,20 @@ public record FileSpec(
 
     public FileSpec withName(String newName) {
         return new FileSpec(type, quality, sampling, depth, colour, enlarges, source, folder, newName);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("FileSpec")
+                .with("type", type.name())
+                .with("quality", quality)
+                .with("sampling", sampling.name())
+                .with("depth", depth.name())
+                .with("colour", colour.name())
+                .with("enlarges", enlarges)
+                .with("source", source.name())
+                .with("folder", folder)
+                .with("name", name)
+                .letters();
     }
 }

@@ -1,5 +1,6 @@
 package nexa.core.format;
 
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
 
@@ -27,5 +28,13 @@ public record PixelSize(int width, int height) {
 
     public PixelSize swapped() {
         return new PixelSize(height, width);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("PixelSize")
+                .with("width", width)
+                .with("height", height)
+                .letters();
     }
 }

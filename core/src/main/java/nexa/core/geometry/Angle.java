@@ -43,4 +43,9 @@ public record Angle(double degrees) {
         double sin = Math.abs(sin());
         return new Size(crop.width() * cos + crop.height() * sin, crop.width() * sin + crop.height() * cos);
     }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Angle").with("degrees", degrees).letters();
+    }
 }

@@ -33,4 +33,12 @@ public record Crop(Point centre, Size size) {
     public List<Point> corners(Angle angle) {
         return List.of(at(0, 0, angle), at(1, 0, angle), at(1, 1, angle), at(0, 1, angle));
     }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Crop")
+                .with("centre", centre.fingerprint())
+                .with("size", size.fingerprint())
+                .letters();
+    }
 }

@@ -31,4 +31,9 @@ public record Point(double x, double y) {
     public double distance(Point other) {
         return Math.hypot(x - other.x, y - other.y);
     }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Point").with("x", x).with("y", y).letters();
+    }
 }

@@ -24,4 +24,12 @@ public record Segment(Point from, Point to) {
     public double length() {
         return from.distance(to);
     }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Segment")
+                .with("from", from.fingerprint())
+                .with("to", to.fingerprint())
+                .letters();
+    }
 }

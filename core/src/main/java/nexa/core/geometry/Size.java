@@ -59,4 +59,12 @@ public record Size(double width, double height) {
     public Size lying(Orientation orientation) {
         return orientation() == orientation ? this : swapped();
     }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Size")
+                .with("width", width)
+                .with("height", height)
+                .letters();
+    }
 }

@@ -2,6 +2,7 @@ package nexa.core.series;
 
 import java.util.Optional;
 import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shape.Margins;
@@ -46,9 +47,10 @@ public record FillPlan(Photo photo, Margins margins, Beyond beyond, Optional<Str
         return isTooFar ? Beyond.Fill.PICTURE : beyond.fill();
     }
 
-    /** All of it in letters: the same for the same, another one for anything else. */
+    /** All of it in letters, see {@link Fingerprint}. */
     public String fingerprint() {
-        return " " + fill() + " " + beyond + " " + spared();
+        return " " + fill().name() + " " + beyond.fingerprint() + " "
+                + Fingerprint.optional(spared(), Subject::fingerprint);
     }
 
     /** What is neither stretched nor copied, if anything. */

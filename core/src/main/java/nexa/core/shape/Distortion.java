@@ -1,6 +1,7 @@
 package nexa.core.shape;
 
 import java.util.List;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 
 /**
@@ -64,5 +65,13 @@ public record Distortion(Model model, List<Double> terms) {
             case POLY3 -> new Polynomial(1 - terms.get(0), 0, terms.get(0));
             case POLY5 -> new Polynomial(1, 0, terms.get(0), 0, terms.get(1));
         };
+    }
+
+    /** See {@link Fingerprint}. */
+    String fingerprint() {
+        return Fingerprint.of("Distortion")
+                .with("model", model.name())
+                .with("terms", terms, String::valueOf)
+                .letters();
     }
 }

@@ -1,5 +1,6 @@
 package nexa.core.shape;
 
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 
@@ -45,5 +46,13 @@ public record Edge(double stops, double middle) {
 
     public Edge withMiddle(double newMiddle) {
         return new Edge(stops, newMiddle);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Edge")
+                .with("stops", stops)
+                .with("middle", middle)
+                .letters();
     }
 }

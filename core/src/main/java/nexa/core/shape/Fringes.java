@@ -1,6 +1,7 @@
 package nexa.core.shape;
 
 import java.util.List;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 
 /**
@@ -30,5 +31,13 @@ public record Fringes(List<Double> red, List<Double> blue) {
     /** Red and blue off by the same share at any distance: the linear model. */
     public static Fringes linear(double red, double blue) {
         return new Fringes(List.of(red, 0.0, 0.0), List.of(blue, 0.0, 0.0));
+    }
+
+    /** See {@link Fingerprint}. */
+    String fingerprint() {
+        return Fingerprint.of("Fringes")
+                .with("red", red, String::valueOf)
+                .with("blue", blue, String::valueOf)
+                .letters();
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.shape;
 
 import java.util.Optional;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 
 /**
@@ -77,5 +78,17 @@ public record Lens(
 
     public Lens withBulge(double newBulge) {
         return new Lens(profile, cameraCrop, distortion, colour, vignetting, newBulge);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Lens")
+                .with("profile", profile, LensProfile::fingerprint)
+                .with("cameraCrop", cameraCrop)
+                .with("distortion", distortion)
+                .with("colour", colour)
+                .with("vignetting", vignetting)
+                .with("bulge", bulge)
+                .letters();
     }
 }

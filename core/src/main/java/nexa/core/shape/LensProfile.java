@@ -2,6 +2,7 @@ package nexa.core.shape;
 
 import java.util.List;
 import java.util.Optional;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 
 /**
@@ -41,5 +42,17 @@ public record LensProfile(
     /** The same with another bending. */
     public LensProfile withDistortion(Distortion bending) {
         return new LensProfile(name, cropFactor, aspect, Optional.of(bending), fringes, vignetting);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("LensProfile")
+                .with("name", name)
+                .with("cropFactor", cropFactor)
+                .with("aspect", aspect)
+                .with("distortion", distortion, Distortion::fingerprint)
+                .with("fringes", fringes, Fringes::fingerprint)
+                .with("vignetting", vignetting, String::valueOf)
+                .letters();
     }
 }

@@ -1,5 +1,6 @@
 package nexa.core.shape;
 
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
 
 /**
@@ -90,5 +91,17 @@ public record Perspective(
     /** The same of the photo seen in a mirror that stands beside it. */
     public Perspective mirrored() {
         return new Perspective(tilt, 0 - swing, strength, stretch, focal35, lines.mirrored());
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Perspective")
+                .with("tilt", tilt)
+                .with("swing", swing)
+                .with("strength", strength)
+                .with("stretch", stretch)
+                .with("focal35", focal35)
+                .with("lines", lines.fingerprint())
+                .letters();
     }
 }

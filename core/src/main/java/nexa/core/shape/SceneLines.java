@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Segment;
@@ -120,5 +121,13 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
 
     private static List<Segment> moved(List<Segment> lines, UnaryOperator<Point> how) {
         return lines.stream().map(line -> line.mapped(how)).toList();
+    }
+
+    /** See {@link Fingerprint}. */
+    String fingerprint() {
+        return Fingerprint.of("SceneLines")
+                .with("uprights", uprights, Segment::fingerprint)
+                .with("levels", levels, Segment::fingerprint)
+                .letters();
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import java.util.Optional;
+import nexa.core.geometry.Fingerprint;
 
 /**
  * How what a crop takes in outside its photo is filled.
@@ -32,5 +33,14 @@ public record Beyond(Fill fill, Optional<Colour> colour, Optional<Subject> spare
 
     public Beyond withSpared(Optional<Subject> newSpared) {
         return new Beyond(fill, colour, newSpared);
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Beyond")
+                .with("fill", fill.name())
+                .with("colour", colour, Colour::toString)
+                .with("spared", spared, Subject::fingerprint)
+                .letters();
     }
 }

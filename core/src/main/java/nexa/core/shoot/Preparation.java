@@ -2,6 +2,7 @@ package nexa.core.shoot;
 
 import java.util.Optional;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
@@ -106,13 +107,14 @@ public record Preparation(
     }
 
     /**
-     * All of it in letters: the same for the same, another one for anything else. It is kept with files delivered, so what
-     * is added to it says nothing where nothing is done.
+     * All of it in letters, see {@link Fingerprint}. What is added to it says nothing where nothing is done, so that what was
+     * kept before stays known.
      */
     public String fingerprint() {
-        String shape = lens.map(said -> " " + said).orElse("")
-                + perspective.map(said -> " " + said).orElse("");
-        return turn + " " + isMirrored + " " + angle + (trim.isNone() ? "" : " " + trim) + shape
-                + (edge.equals(Edge.NONE) ? "" : " " + edge);
+        String shape = lens.map(said -> " " + said.fingerprint()).orElse("")
+                + perspective.map(said -> " " + said.fingerprint()).orElse("");
+        return turn.name() + " " + isMirrored + " " + angle.fingerprint()
+                + (trim.isNone() ? "" : " " + trim.fingerprint()) + shape
+                + (edge.equals(Edge.NONE) ? "" : " " + edge.fingerprint());
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import java.util.OptionalDouble;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.shape.PhotoSpace;
@@ -53,5 +54,13 @@ public record Subject(Point at, OptionalDouble radius) {
 
     private static double within(double share) {
         return Math.max(0, Math.min(1, share));
+    }
+
+    /** See {@link Fingerprint}. */
+    public String fingerprint() {
+        return Fingerprint.of("Subject")
+                .with("at", at.fingerprint())
+                .with("radius", radius)
+                .letters();
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.shoot;
 
 import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
 import nexa.core.geometry.Size;
@@ -139,5 +140,15 @@ public record Trim(double left, double top, double right, double bottom) {
     /** The same border of the photo seen in a mirror that stands beside it. */
     Trim mirrored() {
         return new Trim(right, top, left, bottom);
+    }
+
+    /** See {@link Fingerprint}. */
+    String fingerprint() {
+        return Fingerprint.of("Trim")
+                .with("left", left)
+                .with("top", top)
+                .with("right", right)
+                .with("bottom", bottom)
+                .letters();
     }
 }

@@ -3,12 +3,14 @@ package nexa.desktop.easel;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import nexa.core.geometry.Segment;
 import nexa.core.level.Trace;
 import nexa.core.series.PhotoCrop;
@@ -51,6 +53,9 @@ public final class EaselView extends View {
     private final Desk desk;
     private final StepSection step;
     private final PhotoTag tag = new PhotoTag();
+    /** What takes seconds is looked for where somebody stays, not where one steps past. */
+    private final PauseTransition resting = new PauseTransition(Duration.millis(700));
+
     private final Button again;
     private final FormatsColumn formats;
     private final ProofStrip proofs;
@@ -117,6 +122,8 @@ public final class EaselView extends View {
     }
 
     private BorderPane work() {
+        resting.setOnFinished(event ->
+                session.photo().ifPresent(shown -> session.lookAtPixels(List.of(shown), List.of(session.format()))));
         StackPane.setAlignment(tag, Pos.TOP_RIGHT);
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
@@ -234,6 +241,7 @@ public final class EaselView extends View {
         }
         desk.level().markTracing(hand.tools().isTracing());
         Optional<Photo> photo = session.photo();
+        resting.playFromStart();
         tag.show(
                 photo,
                 crop,
@@ -288,6 +296,7 @@ public final class EaselView extends View {
     @Override
     public void dispose() {
         super.dispose();
+        resting.stop();
         looks.dispose();
         formats.dispose();
         proofs.dispose();

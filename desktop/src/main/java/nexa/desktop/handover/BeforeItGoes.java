@@ -33,7 +33,8 @@ final class BeforeItGoes {
         return node;
     }
 
-    void show(Foreseen known, List<Format> formats) {
+    /** @param looksLeft how many photos there still are to be looked at */
+    void show(Foreseen known, List<Format> formats, int looksLeft) {
         node.getChildren().clear();
         if (known.isTooMuch()) {
             String words = Words.get("before.noRoom", ByteWords.of(known.likely()), ByteWords.of(known.room()));
@@ -46,6 +47,9 @@ final class BeforeItGoes {
             }
         }
         tellBeyond(known.beyond());
+        if (looksLeft > 0) {
+            tell(null, Words.get("before.looking", looksLeft), "quiet", List.of());
+        }
         if (isAllWaiting(formats)) {
             tell(Parts.triangle(), Words.get("before.waits"), "look", List.of());
         } else if (node.getChildren().isEmpty()) {

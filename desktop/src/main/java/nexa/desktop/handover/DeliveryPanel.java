@@ -126,6 +126,7 @@ public final class DeliveryPanel {
         if (!result.kept().isEmpty()) {
             words.append(' ').append(Words.get("deliver.kept", result.kept().size()));
         }
+        result.anew().ifPresent(anew -> words.append('\n').append(Words.say(anew)));
         result.unlisted()
                 .ifPresent(reason -> words.append('\n').append(Words.get("deliver.unlisted", Words.say(reason))));
         for (Delivery.Failure failure : result.failures()) {

@@ -75,6 +75,7 @@ public final class HandOverView extends View {
         node.setRight(side());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
+        subscriptions.listen(session.looksLeftProperty(), this::refresh);
         showDelivery();
         refresh();
     }
@@ -155,7 +156,12 @@ public final class HandOverView extends View {
     private void show(Foreseen known) {
         note.show(known.plan());
         destination.showRoom(known.room());
-        before.show(known, session.shoot().formats());
+        List<DeliveryPlan.Item> files = known.plan().files();
+        session.lookAtPixels(
+                files.stream().map(DeliveryPlan.Item::photo).collect(Collectors.toSet()),
+                files.stream().map(DeliveryPlan.Item::format).distinct().toList());
+        before.show(
+                known, session.shoot().formats(), session.looksLeftProperty().get());
     }
 
     /**

@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -19,6 +20,7 @@ import nexa.store.Preferences;
 final class TermsEditor {
     private final Preferences preferences;
     private final CheckBox camera = box("camera");
+    private final CheckBox makerNotes = box("makerNotes");
     private final CheckBox place = box("place");
     private final CheckBox list = box("list");
     private final CheckBox replaces = box("replaces");
@@ -30,21 +32,33 @@ final class TermsEditor {
         this.preferences = preferences;
         DeliveryTerms kept = KeptTerms.read(preferences);
         camera.setSelected(kept.cameraData());
+        makerNotes.setSelected(kept.makerNotes());
         place.setSelected(kept.place());
         list.setSelected(kept.list());
         replaces.setSelected(kept.replacesOwn());
         copyright.setText(kept.copyright());
         creator.setText(kept.creator());
-        // Where a photo was taken is part of what the camera noted.
+        // Where a photo was taken is part of what the camera noted, as is what its maker noted.
         place.disableProperty().bind(camera.selectedProperty().not());
-        for (CheckBox box : List.of(camera, place, list, replaces)) {
+        makerNotes.disableProperty().bind(camera.selectedProperty().not());
+        for (CheckBox box : List.of(camera, makerNotes, place, list, replaces)) {
             box.selectedProperty().addListener(observed -> keep());
         }
         for (TextField line : List.of(copyright, creator)) {
+            // What is pasted may be longer than any file has room for.
+            line.setTextFormatter(new TextFormatter<>(
+                    change -> change.getControlNewText().length() > DeliveryTerms.LONGEST_LINE ? null : change));
             line.textProperty().addListener(observed -> keep());
         }
         HBox data = new HBox(14, camera, place);
-        node = new VBox(6, data, row("copyright", copyright), row("creator", creator), list, replaces);
+        Label warning = Parts.label(Words.get("terms.makerNotes.warning"), "small", "look");
+        warning.setId("terms-makerNotes-warning");
+        warning.setWrapText(true);
+        warning.setGraphic(Parts.triangle());
+        warning.visibleProperty().bind(makerNotes.selectedProperty().and(camera.selectedProperty()));
+        warning.managedProperty().bind(warning.visibleProperty());
+        node = new VBox(
+                6, data, makerNotes, warning, row("copyright", copyright), row("creator", creator), list, replaces);
     }
 
     private static CheckBox box(String key) {
@@ -81,6 +95,7 @@ final class TermsEditor {
         return new DeliveryTerms(
                 replaces.isSelected(),
                 camera.isSelected(),
+                makerNotes.isSelected(),
                 place.isSelected(),
                 copyright.getText().strip(),
                 creator.getText().strip(),

@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -15,6 +16,7 @@ import javafx.util.Duration;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 
@@ -146,6 +148,23 @@ final class PhotoReading {
     /** Photos have turned out not to be readable. */
     void addProblems(Map<String, PhotoProblem> problems) {
         reading.set(reading.get().plus(new ShootReading(Map.of(), problems)));
+    }
+
+    /** More is known of photos, whose files are the ones that were read. */
+    void know(Map<String, PhotoFacts> more) {
+        if (more.isEmpty()) {
+            return;
+        }
+        turns.now(() -> {
+            Map<String, PhotoFacts> same = new HashMap<>(more);
+            Map<String, PhotoFacts> read = reading.get().facts();
+            same.entrySet()
+                    .removeIf(entry -> !read.containsKey(entry.getKey())
+                            || !read.get(entry.getKey())
+                                    .identity()
+                                    .equals(entry.getValue().identity()));
+            reading.set(reading.get().plus(new ShootReading(same, Map.of())));
+        });
     }
 
     void stop() {

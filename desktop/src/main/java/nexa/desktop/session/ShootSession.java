@@ -1,6 +1,7 @@
 package nexa.desktop.session;
 
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.format.Format;
@@ -46,6 +48,7 @@ public final class ShootSession {
     private final Finding finding;
     private final Lenses lenses;
     private final Textures textures;
+    private final PixelLooks looks;
     private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
     private final Latest<Standing> counting = Background.latest(standing::set);
     private Crops crops;
@@ -66,6 +69,7 @@ public final class ShootSession {
         this.finding = new Finding(folder);
         this.lenses = new Lenses(reading::now, folder.ownLenses());
         this.textures = new Textures(folder.path(), shoot, pictures, turns, reading::isReady);
+        this.looks = new PixelLooks(folder.path(), reading);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -91,6 +95,16 @@ public final class ShootSession {
         if (identifies && !isReadOnly() && !folder.isKeptApart()) {
             edits.save();
         }
+    }
+
+    /** Looks, as soon as there is time, for what only the pixels of photos tell that may go in some formats. */
+    public void lookAtPixels(Collection<Photo> photos, List<Format> formats) {
+        looks.look(photos, formats);
+    }
+
+    /** How many photos there still are to be looked at so. */
+    public ReadOnlyIntegerProperty looksLeftProperty() {
+        return looks.leftProperty();
     }
 
     /** The shoot as it stands, for what is worked out over all of it in the background. */
@@ -291,6 +305,7 @@ public final class ShootSession {
         textures.stop();
         changes.stop();
         reading.stop();
+        looks.stop();
         pictures.close();
         finding.close();
         return edits.close();

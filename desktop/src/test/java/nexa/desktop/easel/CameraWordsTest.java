@@ -27,7 +27,8 @@ class CameraWordsTest {
                 camera,
                 Optional.empty(),
                 new FileIdentity(1, "x"),
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     private static CameraData exposed(double seconds) {

@@ -8,6 +8,8 @@ import java.awt.image.ColorConvertOp;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.util.Arrays;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
@@ -17,6 +19,9 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A photo's colour profile. */
 public final class ColourProfile {
+    /** How long a profile's header is, which begins with the length of all of it (ICC.1:2010, 7.2). */
+    private static final int HEADER = 128;
+
     private static final int COLOUR_SPACE = 0xA001;
     private static final int SRGB = 1;
     private static final int INTEROPERABILITY_INDEX = 1;
@@ -30,11 +35,13 @@ public final class ColourProfile {
         this.profile = profile;
     }
 
-    /** A profile that can be used; empty for no bytes or broken ones. */
-    static Optional<ColourProfile> read(byte[] bytes) {
-        if (bytes.length == 0) {
+    /** A profile that can be used, without what lies behind it; empty for no bytes or broken ones. */
+    static Optional<ColourProfile> read(byte[] given) {
+        if (given.length < HEADER) {
             return Optional.empty();
         }
+        int length = ByteBuffer.wrap(given).getInt();
+        byte[] bytes = length >= HEADER && length < given.length ? Arrays.copyOf(given, length) : given;
         try {
             return Optional.of(new ColourProfile(bytes, ICC_Profile.getInstance(bytes)));
         } catch (IllegalArgumentException e) {

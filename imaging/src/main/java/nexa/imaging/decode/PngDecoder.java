@@ -4,6 +4,7 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.png.PngChunk;
 import com.drew.imaging.png.PngChunkReader;
 import com.drew.imaging.png.PngChunkType;
+import com.drew.imaging.png.PngColorType;
 import com.drew.imaging.png.PngHeader;
 import com.drew.imaging.png.PngProcessingException;
 import com.google.common.primitives.Bytes;
@@ -39,10 +40,13 @@ final class PngDecoder implements PhotoDecoder {
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException {
         PngHeader header = null;
         Optional<TiffDirectory> directory = Optional.empty();
+        boolean hasTransparency = false;
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            for (PngChunk chunk : chunks(in, Set.of(PngChunkType.IHDR, PngChunkType.eXIf))) {
+            for (PngChunk chunk : chunks(in, Set.of(PngChunkType.IHDR, PngChunkType.tRNS, PngChunkType.eXIf))) {
                 if (chunk.getType().equals(PngChunkType.IHDR)) {
                     header = new PngHeader(chunk.getBytes());
+                } else if (chunk.getType().equals(PngChunkType.tRNS)) {
+                    hasTransparency = true;
                 } else {
                     directory = TiffDirectory.read(chunk.getBytes());
                 }
@@ -51,8 +55,11 @@ final class PngDecoder implements PhotoDecoder {
         if (header == null) {
             throw new ImageProcessingException("no header");
         }
+        boolean hasAlpha = Set.of(PngColorType.GREYSCALE_WITH_ALPHA, PngColorType.TRUE_COLOR_WITH_ALPHA)
+                .contains(header.getColorType());
         return new PhotoHeader(
-                new StoredPixels(new PixelSize(header.getImageWidth(), header.getImageHeight()), 0),
+                new StoredPixels(
+                        new PixelSize(header.getImageWidth(), header.getImageHeight()), 0, hasAlpha || hasTransparency),
                 PhotoHeader.exif(directory));
     }
 

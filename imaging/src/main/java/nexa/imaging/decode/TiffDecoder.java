@@ -13,6 +13,8 @@ final class TiffDecoder implements PhotoDecoder {
     private static final int WIDTH = 256;
     private static final int HEIGHT = 257;
     private static final int PROFILE = 34_675;
+    /** What samples there are beside those of colours. */
+    private static final int EXTRA_SAMPLES = 338;
 
     @Override
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException {
@@ -22,7 +24,10 @@ final class TiffDecoder implements PhotoDecoder {
             long width = first.number(WIDTH).orElse(0);
             long height = first.number(HEIGHT).orElse(0);
             return new PhotoHeader(
-                    new StoredPixels(new PixelSize(Math.toIntExact(width), Math.toIntExact(height)), 0),
+                    new StoredPixels(
+                            new PixelSize(Math.toIntExact(width), Math.toIntExact(height)),
+                            0,
+                            first.number(EXTRA_SAMPLES).isPresent()),
                     PhotoHeader.exif(Optional.of(first.only(SourceMetadata.OF_THE_PHOTO::contains))));
         }
     }

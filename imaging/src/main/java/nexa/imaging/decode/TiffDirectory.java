@@ -2,11 +2,13 @@ package nexa.imaging.decode;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.lang.RandomAccessReader;
+import com.google.common.primitives.Bytes;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -15,11 +17,13 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 
 /**
  * What a TIFF says in a directory and in those below it, read within bounds: an EXIF block is a TIFF, and either may hold a
  * million directories, or one that leads to itself. Only a photo's own directories are followed, each once; entries that are
- * broken, or larger than any of use, count as not there. An immutable value.
+ * broken, or larger than any of use, count as not there, and so do those that take their values from where what is nobody
+ * else's lies: a place, a maker's notes, a text. An immutable value.
  */
 public final class TiffDirectory {
     public static final int EXIF = 0x8769;
@@ -28,6 +32,20 @@ public final class TiffDirectory {
     public static final int INTEROPERABILITY = 0xA005;
 
     private static final Set<Integer> BELOW = Set.of(EXIF, PLACE, INTEROPERABILITY);
+    /** Whose values are nobody else's: makers' notes, texts, and other kinds of metadata as a whole. */
+    private static final Set<Integer> CLOSED = Set.of(
+            0x010E, // description
+            0x02BC, // XMP
+            0x83BB, // IPTC
+            0x8649, // an editor's resources
+            0x9286, // comment
+            0x9C9B, // title, and so on, as one system writes them
+            0x9C9C,
+            0x9C9D,
+            0x9C9E,
+            0x9C9F,
+            MAKER_NOTE);
+
     static final int DEEPEST = 3;
     private static final int MOST_ENTRIES = 2_000;
     private static final int LARGEST_VALUE = 16 * 1024 * 1024;
@@ -41,27 +59,61 @@ public final class TiffDirectory {
     private static final int SHORT = 3;
     private static final int LONG = 4;
     private static final int FRACTION = 5;
+    private static final int UNTYPED = 7;
     /** How many bytes a value of each type takes, by the type's number. */
     private static final int[] BYTES = {0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8};
     /** Which of them stand in one piece, so that they are turned round for another byte order. */
     private static final int[] PIECES = {0, 1, 1, 2, 4, 4, 1, 1, 2, 4, 4, 4, 8};
 
-    /** A value as it stands in the file. */
-    private record Entry(int type, int count, byte[] value) {}
+    /** A TIFF that says nothing: its header, and a first directory without entries. */
+    private static final int EMPTY = HEADER + 6;
+    /** The most bytes of a block that a JPEG has room for. */
+    private static final int ROOM = 0xFFFF;
+
+    /**
+     * A value as it stands in the file.
+     *
+     * @param at where in the file it lies; {@link #NOWHERE} if inside the entry itself, or in no file
+     */
+    private record Entry(int type, int count, byte[] value, int at) {
+        static final int NOWHERE = -1;
+
+        boolean mayStay() {
+            return at >= EMPTY && at + value.length <= ROOM;
+        }
+
+        Span span() {
+            return at == NOWHERE ? Span.NONE : new Span(at, at + value.length);
+        }
+    }
+
+    /** Bytes of a file, from one to before another. */
+    private record Span(int from, int to) {
+        static final Span NONE = new Span(0, 0);
+
+        boolean meets(Span other) {
+            return from < other.to && other.from < to;
+        }
+    }
 
     private final ByteOrder order;
-    private final SortedMap<Integer, Entry> entries;
-    private final SortedMap<Integer, TiffDirectory> below;
+    private final Span table;
+    private final SortedMap<Integer, Entry> entries = new TreeMap<>();
+    private final SortedMap<Integer, TiffDirectory> below = new TreeMap<>();
 
-    private TiffDirectory(ByteOrder order, SortedMap<Integer, Entry> entries, SortedMap<Integer, TiffDirectory> below) {
+    private TiffDirectory(ByteOrder order, Span table) {
         this.order = order;
-        this.entries = entries;
-        this.below = below;
+        this.table = table;
     }
 
     /** A directory that says nothing. */
     public static TiffDirectory empty(ByteOrder order) {
-        return new TiffDirectory(order, new TreeMap<>(), new TreeMap<>());
+        return new TiffDirectory(order, Span.NONE);
+    }
+
+    /** The byte order of its values. */
+    public ByteOrder order() {
+        return order;
     }
 
     /** The first directory of a block or a file; empty if it is none. */
@@ -107,14 +159,21 @@ public final class TiffDirectory {
 
     /** The directory at a place, and what is below it so many directories deep. */
     static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth) throws IOException {
-        TiffDirectory directory = empty(order);
+        TiffDirectory directory = readAll(tiff, order, at, depth);
+        directory.leaveOut(directory.closed().toList());
+        return directory;
+    }
+
+    private static TiffDirectory readAll(RandomAccessReader tiff, ByteOrder order, int at, int depth)
+            throws IOException {
         int count = Math.min(MOST_ENTRIES, tiff.getUInt16(at));
+        TiffDirectory directory = new TiffDirectory(order, new Span(at, at + 2 + count * ENTRY));
         for (int i = 0; i < count; i++) {
             int entry = at + 2 + i * ENTRY;
             try {
                 int tag = tiff.getUInt16(entry);
                 if (BELOW.contains(tag) && depth > 1) {
-                    directory.below.put(tag, read(tiff, order, tiff.getInt32(entry + 8), depth - 1));
+                    directory.below.put(tag, readAll(tiff, order, tiff.getInt32(entry + 8), depth - 1));
                 } else if (!BELOW.contains(tag)) {
                     value(tiff, entry).ifPresent(value -> directory.entries.put(tag, value));
                 }
@@ -133,8 +192,37 @@ public final class TiffDirectory {
             return Optional.empty();
         }
         int length = (int) count * BYTES[type];
-        int from = length <= 4 ? at + 8 : tiff.getInt32(at + 8);
-        return Optional.of(new Entry(type, (int) count, tiff.getBytes(from, length)));
+        boolean isInside = length <= 4;
+        int from = isInside ? at + 8 : tiff.getInt32(at + 8);
+        return Optional.of(new Entry(type, (int) count, tiff.getBytes(from, length), isInside ? Entry.NOWHERE : from));
+    }
+
+    /** Where the values lie that are nobody else's, and the place with all that belongs to it. */
+    private Stream<Span> closed() {
+        Stream<Span> own = entries.entrySet().stream()
+                .filter(entry -> CLOSED.contains(entry.getKey()))
+                .map(entry -> entry.getValue().span());
+        Stream<Span> inside = below.entrySet().stream()
+                .flatMap(entry -> entry.getKey() == PLACE
+                        ? entry.getValue().spans()
+                        : entry.getValue().closed());
+        return Stream.concat(own, inside);
+    }
+
+    private Stream<Span> spans() {
+        return Stream.concat(Stream.of(table), entries.values().stream().map(Entry::span));
+    }
+
+    /** Leaves out what takes its value from there, but for what that belongs to. */
+    private void leaveOut(List<Span> closed) {
+        entries.entrySet()
+                .removeIf(entry -> !CLOSED.contains(entry.getKey())
+                        && closed.stream().anyMatch(entry.getValue().span()::meets));
+        below.forEach((tag, directory) -> {
+            if (tag != PLACE) {
+                directory.leaveOut(closed);
+            }
+        });
     }
 
     public boolean isEmpty() {
@@ -154,6 +242,12 @@ public final class TiffDirectory {
     /** A whole number of one of the plain types. */
     public OptionalLong number(int tag) {
         return LongStream.of(numbers(tag)).findFirst();
+    }
+
+    /** Whether there is a value of a type, with so many parts at the most. */
+    public boolean has(int tag, Set<Integer> types, int most) {
+        Entry entry = entries.get(tag);
+        return entry != null && types.contains(entry.type()) && entry.count() > 0 && entry.count() <= most;
     }
 
     /** Whole numbers of one of the plain types, or fractions rounded to them; none if there are none. */
@@ -186,7 +280,7 @@ public final class TiffDirectory {
 
     /** This directory with only these entries, and directories below, of its own. */
     public TiffDirectory only(Predicate<Integer> tags) {
-        TiffDirectory kept = empty(order);
+        TiffDirectory kept = new TiffDirectory(order, table);
         entries.forEach((tag, entry) -> {
             if (tags.test(tag)) {
                 kept.entries.put(tag, entry);
@@ -207,6 +301,13 @@ public final class TiffDirectory {
         return changed;
     }
 
+    /** This directory with an entry of another one of its file, if that has it. */
+    public TiffDirectory withOf(TiffDirectory other, int tag) {
+        TiffDirectory changed = only(any -> true);
+        Optional.ofNullable(other.entries.get(tag)).ifPresent(entry -> changed.entries.put(tag, entry));
+        return changed;
+    }
+
     /** This directory without an entry of the EXIF directory below it. */
     public TiffDirectory withoutInExif(int tag) {
         return below(EXIF)
@@ -217,41 +318,86 @@ public final class TiffDirectory {
     /** This directory with a text. */
     public TiffDirectory withText(int tag, String text) {
         byte[] bytes = (text + "\0").getBytes(StandardCharsets.UTF_8);
+        return with(tag, TEXT, bytes.length, bytes);
+    }
+
+    /** This directory with a text that is nothing behind its end. */
+    public TiffDirectory withTextEnded(int tag) {
+        byte[] value = entries.get(tag).value();
+        int end = Bytes.indexOf(value, (byte) 0);
+        int length = end < 0 ? value.length : end;
+        return with(tag, TEXT, length + 1, Arrays.copyOf(Arrays.copyOf(value, length), length + 1));
+    }
+
+    /** This directory with a number from 0 to 65,535. */
+    public TiffDirectory withShort(int tag, int value) {
+        byte[] bytes =
+                ByteBuffer.allocate(2).order(order).putShort((short) value).array();
+        return with(tag, SHORT, 1, bytes);
+    }
+
+    /** This directory with a whole number. */
+    public TiffDirectory withLong(int tag, int value) {
+        return with(
+                tag, LONG, 1, ByteBuffer.allocate(4).order(order).putInt(value).array());
+    }
+
+    /** This directory with a fraction. */
+    public TiffDirectory withFraction(int tag, int above, int below) {
+        return with(
+                tag,
+                FRACTION,
+                1,
+                ByteBuffer.allocate(8).order(order).putInt(above).putInt(below).array());
+    }
+
+    /** This directory with bytes of no type. */
+    public TiffDirectory withBytes(int tag, byte[] bytes) {
+        return with(tag, UNTYPED, bytes.length, bytes);
+    }
+
+    private TiffDirectory with(int tag, int type, int count, byte[] value) {
         TiffDirectory changed = only(any -> true);
-        changed.entries.put(tag, new Entry(TEXT, bytes.length, bytes));
+        changed.entries.put(tag, new Entry(type, count, value, Entry.NOWHERE));
         return changed;
     }
 
-    /** Which of these entries has the largest value; empty if all fit into the entries themselves. */
-    public Optional<Integer> largest(Predicate<Integer> tags) {
-        return entries.entrySet().stream()
-                .filter(entry -> tags.test(entry.getKey()) && entry.getValue().value().length > 4)
-                .max(Map.Entry.comparingByValue(
-                        (one, other) -> Integer.compare(one.value().length, other.value().length)))
-                .map(Map.Entry::getKey);
-    }
-
-    /** A block of its own that says just this. */
+    /**
+     * A block of its own that says just this. A maker's notes tell places from the beginning of their block, so they stay
+     * where they were, if there is room for them in a JPEG there.
+     */
     public byte[] block() {
-        ByteBuffer header = ByteBuffer.allocate(HEADER).order(order);
-        header.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
-        header.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
-        header.putShort((short) 42);
-        return appendedTo(header.array(), order, new TreeMap<>());
+        Optional<Entry> notes = below(EXIF)
+                .flatMap(exif -> Optional.ofNullable(exif.entries.get(MAKER_NOTE)))
+                .filter(Entry::mayStay);
+        ByteBuffer start = ByteBuffer.allocate(
+                        notes.map(entry -> entry.span().to()).orElse(EMPTY))
+                .order(order);
+        start.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
+        start.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
+        start.putShort((short) 42).putInt(HEADER);
+        notes.ifPresent(entry -> start.put(entry.at(), entry.value()));
+        return joinedTo(start.array());
     }
 
     /**
-     * A file with a new first directory at its end, in which this one's entries join those that are there.
+     * A TIFF with a new first directory at its end, in which this one's entries join those that are there.
      *
-     * @param file beginning with its header
-     * @param fileOrder the byte order of the file
-     * @param raw entries as they stand in the file; this directory's own take their place
+     * @param tiff beginning with its header, its first directory whole
      */
-    public byte[] appendedTo(byte[] file, ByteOrder fileOrder, SortedMap<Integer, byte[]> raw) {
-        GrowingBytes out = new GrowingBytes(file);
-        int at = append(out, fileOrder, raw);
+    public byte[] joinedTo(byte[] tiff) {
+        ByteBuffer file = ByteBuffer.wrap(tiff).order(tiff[0] == 'M' ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
+        SortedMap<Integer, byte[]> there = new TreeMap<>();
+        int first = file.getInt(4);
+        for (int i = 0; i < (file.getShort(first) & 0xFFFF); i++) {
+            byte[] entry = new byte[ENTRY];
+            file.get(first + 2 + i * ENTRY, entry);
+            there.put(file.getShort(first + 2 + i * ENTRY) & 0xFFFF, entry);
+        }
+        GrowingBytes out = new GrowingBytes(tiff);
+        int at = append(out, file.order(), there);
         byte[] longer = out.bytes();
-        ByteBuffer.wrap(longer).order(fileOrder).putInt(4, at);
+        ByteBuffer.wrap(longer).order(file.order()).putInt(4, at);
         return longer;
     }
 
@@ -278,7 +424,9 @@ public final class TiffDirectory {
     private void put(ByteBuffer directory, int tag, Entry entry, GrowingBytes out) {
         byte[] value = turned(entry, directory.order());
         directory.putShort((short) tag).putShort((short) entry.type()).putInt(entry.count());
-        if (value.length <= 4) {
+        if (tag == MAKER_NOTE && entry.mayStay() && out.beganWith(value, entry.at())) {
+            directory.putInt(entry.at());
+        } else if (value.length <= 4) {
             directory.put(Arrays.copyOf(value, 4));
         } else {
             directory.putInt(out.add(value));

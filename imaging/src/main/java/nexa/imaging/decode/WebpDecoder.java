@@ -45,7 +45,9 @@ final class WebpDecoder implements PhotoDecoder {
                         new PixelSize(
                                 told.getInt(WebpDirectory.TAG_IMAGE_WIDTH),
                                 told.getInt(WebpDirectory.TAG_IMAGE_HEIGHT)),
-                        0),
+                        0,
+                        // Where it does not say so it may be all the same.
+                        !Boolean.FALSE.equals(told.getBooleanObject(WebpDirectory.TAG_HAS_ALPHA))),
                 PhotoHeader.exif(metadata(file).exif().flatMap(TiffDirectory::read)));
     }
 

@@ -1,7 +1,11 @@
 package nexa.imaging.deliver;
 
+import com.google.common.hash.Hashing;
+import com.google.common.io.ByteStreams;
+import com.google.common.io.MoreFiles;
+import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -9,31 +13,48 @@ import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.HashMap;
-import java.util.Map;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
+import nexa.core.format.DeliveredLines;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
 
 /**
  * What was delivered into a folder before, and from where, so that finished files are recognised after a stop or a crash. A
- * line is written before its file gets its name: a line without a file means nothing, and a file without a line, or with one
- * of another shoot, is somebody else's.
+ * line is written before its file gets its name and one when it has it: a file is ours if its contents are those of either,
+ * and somebody else's without a line, or with one of another shoot. Contents are compared by their SHA-256; length and time
+ * only save the reading.
  */
 final class DeliveredFiles {
-    private static final int LARGEST = 64 * 1024 * 1024;
-
     private final Path destination;
     private final String source;
-    /** By the name asked for: of this source, or of one that an earlier version did not say. */
-    private final Map<String, DeliveredFile> entries = new HashMap<>();
-    /** Whose each file is: the last one that was delivered under its name. */
-    private final Map<String, DeliveredFile> owners = new HashMap<>();
+    private final DeliveredLines lines;
 
-    private DeliveredFiles(Path destination, String source) {
+    private DeliveredFiles(Path destination, String source, DeliveredLines lines) {
         this.destination = destination;
         this.source = source;
+        this.lines = lines;
+    }
+
+    /**
+     * A file that was delivered and lies there as it was made.
+     *
+     * @param path where it lies
+     * @param line what is known of it
+     */
+    record Delivered(Path path, DeliveredFile line) {
+        /** Whether it was made of this, by whatever versions of the steps. */
+        boolean isMadeOf(String making) {
+            return line.making().equals(making);
+        }
+
+        /** The versions of the steps it was made by. */
+        String steps() {
+            return line.contents().map(DeliveredFile.Contents::steps).orElse("");
+        }
     }
 
     /**
@@ -44,16 +65,19 @@ final class DeliveredFiles {
      * @throws NotRegular if there is something of the list's name that is no regular file
      */
     static DeliveredFiles in(Path destination, Path photos) throws IOException {
-        DeliveredFiles delivered = new DeliveredFiles(destination, source(destination, photos));
         Path list = destination.resolve(DeliveredFile.LIST);
         requireRegularIfThere(list);
-        if (Files.exists(list)) {
-            try (InputStream in = Files.newInputStream(list)) {
-                String text = new String(in.readNBytes(LARGEST), StandardCharsets.UTF_8);
-                text.lines().map(DeliveredFile::parse).flatMap(Optional::stream).forEach(delivered::know);
-            }
+        return new DeliveredFiles(destination, source(destination, photos), read(list));
+    }
+
+    private static DeliveredLines read(Path list) throws IOException {
+        if (!Files.exists(list)) {
+            return new DeliveredLines();
         }
-        return delivered;
+        try (BufferedReader text = new BufferedReader(new InputStreamReader(
+                ByteStreams.limit(Files.newInputStream(list), DeliveredFile.LARGEST_LIST), StandardCharsets.UTF_8))) {
+            return DeliveredLines.of(text.lines()::iterator);
+        }
     }
 
     /** What is said of something that cannot be written over. */
@@ -90,48 +114,116 @@ final class DeliveredFiles {
                 : photos.toUri().toString();
     }
 
-    private void know(DeliveredFile delivered) {
-        owners.put(delivered.file(), delivered);
-        boolean isOwn = delivered.source().map(source::equals).orElse(true);
-        if (isOwn) {
-            entries.put(delivered.name(), delivered);
+    /**
+     * The file delivered under a name before, made of whatever, if nobody has changed it since. A line of an earlier version,
+     * which does not say whose it is, counts only if the file would be made of the same again.
+     */
+    synchronized Optional<Delivered> own(String name, String making) throws IOException {
+        for (String file : lines.filesOf(name)) {
+            List<DeliveredFile> own = lines.ofFile(file).stream()
+                    .filter(line -> line.name().equals(name) && isOwn(line, making))
+                    .toList();
+            Optional<Delivered> there = lying(file).filter(delivered -> own.contains(delivered.line()));
+            if (there.isPresent() || own.stream().anyMatch(DeliveredFile::isDone)) {
+                // Taken away since, or changed: then what was delivered before it is not asked for either.
+                return there;
+            }
         }
+        return Optional.empty();
     }
 
-    /** The file delivered under a name before, if it is still there just as it was made and would be made again so. */
-    synchronized Optional<Path> finished(String name, String making) throws IOException {
-        DeliveredFile entry = entries.get(name);
-        Optional<Path> file = own(name, making).filter(made -> entry.making().equals(making));
-        if (file.isPresent() && entry.source().isEmpty()) {
-            // Now that it is known to be this shoot's, it says so from now on.
-            note(name, file.get(), making, entry.length());
+    private boolean isOwn(DeliveredFile line, String making) {
+        return line.source().map(source::equals).orElse(line.making().equals(making));
+    }
+
+    /** What is known of the contents that a file has now; empty if they are none that were delivered. */
+    private Optional<Delivered> lying(String file) throws IOException {
+        Path path = destination.resolve(file).normalize();
+        // A list that somebody tampered with must not lead out of the destination.
+        if (!Files.isRegularFile(path, LinkOption.NOFOLLOW_LINKS)
+                || !path.toRealPath().startsWith(destination)) {
+            return Optional.empty();
         }
-        return file;
+        BasicFileAttributes now = Files.readAttributes(path, BasicFileAttributes.class);
+        List<DeliveredFile> likely = lines.ofFile(file).stream()
+                .filter(line -> line.length() == now.size())
+                .toList();
+        List<DeliveredFile> sameTime = likely.stream()
+                .filter(line -> line.contents()
+                        .filter(known ->
+                                known.modified().equals(now.lastModifiedTime().toInstant()))
+                        .isPresent())
+                .toList();
+        if (sameTime.size() == 1) {
+            return Optional.of(new Delivered(path, sameTime.get(0)));
+        }
+        boolean isReadable = likely.stream().anyMatch(line -> line.contents().isPresent());
+        String digest = isReadable ? digest(path) : "";
+        return likely.stream()
+                .filter(line -> line.contents()
+                        .map(known -> known.digest().equals(digest))
+                        .orElse(true))
+                .findFirst()
+                .map(line -> new Delivered(path, line));
+    }
+
+    private static String digest(Path file) throws IOException {
+        return MoreFiles.asByteSource(file).hash(Hashing.sha256()).toString();
+    }
+
+    /** Keeps with a file that turned out to be finished what was only in part known of it. */
+    synchronized void settle(Delivered finished, PixelOrigin origin) throws IOException {
+        DeliveredFile line = finished.line();
+        Instant modified = Files.getLastModifiedTime(finished.path()).toInstant();
+        boolean isKnown = line.isDone()
+                && line.contents()
+                        .filter(known -> known.modified().equals(modified))
+                        .isPresent();
+        if (!isKnown) {
+            String digest = line.contents().isPresent() ? line.contents().get().digest() : digest(finished.path());
+            note(new DeliveredFile(
+                    line.name(),
+                    line.file(),
+                    line.making(),
+                    line.length(),
+                    Optional.of(source),
+                    Optional.of(new DeliveredFile.Contents(
+                            DeliveredFile.Phase.DONE,
+                            MakingStep.versions(),
+                            digest,
+                            modified,
+                            line.contents().map(DeliveredFile.Contents::pixels).orElse(origin.words()),
+                            line.contents().map(DeliveredFile.Contents::look).orElse("")))));
+        }
     }
 
     /**
-     * The file delivered under a name before, made of whatever, if nobody has changed it since. A line of an earlier version,
-     * which does not say whose it is, counts only if the file would be made again just so.
+     * What will be known of a file that is whole and has no name yet.
+     *
+     * @param name the name that was asked for
+     * @param file where it goes
      */
-    synchronized Optional<Path> own(String name, String making) throws IOException {
-        DeliveredFile entry = entries.get(name);
-        boolean isOwn = entry != null
-                && entry.equals(owners.get(entry.file()))
-                && (entry.source().isPresent() || entry.making().equals(making));
-        if (!isOwn) {
-            return Optional.empty();
-        }
-        Path file = destination.resolve(entry.file()).normalize();
-        boolean isThere = Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS) && Files.size(file) == entry.length();
-        // A list that somebody tampered with must not lead out of the destination.
-        return isThere && file.toRealPath().startsWith(destination) ? Optional.of(file) : Optional.empty();
+    DeliveredFile line(String name, Path file, String making, UnnamedFile written, PixelOrigin origin)
+            throws IOException {
+        DeliveredFile.Contents contents = new DeliveredFile.Contents(
+                DeliveredFile.Phase.COMING,
+                MakingStep.versions(),
+                written.digest(),
+                Files.getLastModifiedTime(written.path()).toInstant(),
+                origin.words(),
+                origin.differenceWords());
+        return new DeliveredFile(
+                name,
+                destination.relativize(file).toString(),
+                making,
+                written.length(),
+                Optional.of(source),
+                Optional.of(contents));
     }
 
-    /** Notes a file that is about to get its name. */
-    synchronized void note(String name, Path file, String making, long length) throws IOException {
-        String actual = destination.relativize(file).toString();
-        DeliveredFile delivered = new DeliveredFile(name, actual, making, length, Optional.of(source));
-        know(delivered);
+    /** Notes a file that is about to get its name, or has it. */
+    synchronized void note(DeliveredFile line) throws IOException {
+        lines.add(line);
         try (FileChannel list = FileChannel.open(
                 destination.resolve(DeliveredFile.LIST),
                 StandardOpenOption.CREATE,
@@ -141,9 +233,13 @@ final class DeliveredFiles {
             // A crash may have cut the last line off: this one begins anew all the same.
             String start = endsCutOff(list) ? "\n" : "";
             list.position(list.size());
-            ByteBuffer rest = StandardCharsets.UTF_8.encode(start + delivered.line() + "\n");
+            ByteBuffer rest = StandardCharsets.UTF_8.encode(start + line.line() + "\n");
             while (rest.hasRemaining()) {
                 list.write(rest);
+            }
+            if (!line.isDone()) {
+                // Without this line the file that comes would be somebody else's.
+                list.force(false);
             }
         }
     }

@@ -7,13 +7,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import nexa.core.format.DeliveredFile;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
@@ -50,6 +53,7 @@ public final class Delivery {
      * @param written the files, in no order
      * @param kept the files that were there from an earlier delivery, just as they would come out
      * @param wasStopped whether it was stopped, or gave up, before all files were there
+     * @param anew that files of an earlier version of Nexa were made anew, and why, if any were
      * @param gaveUp why it gave up, if it did: nothing could be written any more
      * @param unlisted why the list of the files could not be written, if it could not
      */
@@ -58,6 +62,7 @@ public final class Delivery {
             List<Path> kept,
             List<Failure> failures,
             boolean wasStopped,
+            Optional<Message> anew,
             Optional<Message> gaveUp,
             Optional<Message> unlisted) {}
 
@@ -76,6 +81,7 @@ public final class Delivery {
     private final List<DeliveryList.Line> lines = Collections.synchronizedList(new ArrayList<>());
     private final List<Path> written = Collections.synchronizedList(new ArrayList<>());
     private final List<Failure> failures = Collections.synchronizedList(new ArrayList<>());
+    private final MadeAnew anew = new MadeAnew();
     private final AtomicInteger finished = new AtomicInteger();
     private final AtomicInteger unwritten = new AtomicInteger();
     private final Pause pause = new Pause();
@@ -144,7 +150,8 @@ public final class Delivery {
         }
         try (Closing lock = lock()) {
             if (lock.isGivenUp()) {
-                return new Result(List.of(), List.of(), List.of(), true, Optional.empty(), Optional.empty());
+                return new Result(
+                        List.of(), List.of(), List.of(), true, Optional.empty(), Optional.empty(), Optional.empty());
             }
             delivered = DeliveredFiles.in(destination, source);
             writing = new FileWriting(destination, source, plan.photos(), terms.replacesOwn(), delivered);
@@ -210,7 +217,8 @@ public final class Delivery {
                 unlisted = Optional.of(WriteProblem.of(destination.resolve(DeliveryList.NAME), e));
             }
         }
-        return new Result(asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, gaveUp, unlisted);
+        return new Result(
+                asGiven(written), asGiven(kept), List.copyOf(failures), cutShort, anew.told(), gaveUp, unlisted);
     }
 
     private static long memory(List<DeliveryPlan.Item> items) {
@@ -249,21 +257,14 @@ public final class Delivery {
     private void deliver(DeliveryPlan.Item item, DeliveryItem file) {
         try {
             String making = file.making();
-            Optional<Path> finishedBefore = delivered.finished(file.name(), making);
-            if (finishedBefore.isPresent()) {
-                kept.add(finishedBefore.get());
-                list(item, finishedBefore.get(), DELIVERED, file.origin());
+            Optional<DeliveredFiles.Delivered> before =
+                    delivered.own(file.name(), making).filter(there -> there.isMadeOf(making));
+            Set<MakingStep> outdated = before.isPresent() ? outdated(before.get(), file) : Set.of();
+            if (before.isPresent() && outdated.isEmpty()) {
+                keep(item, before.get(), file.origin());
             } else {
-                Made made = file.made();
-                Path path = writing.write(file.name(), making, made.contents());
-                written.add(path);
-                list(
-                        item,
-                        path,
-                        made.left()
-                                .map(left -> Message.of("delivered.without", left))
-                                .orElse(DELIVERED),
-                        file.origin());
+                write(item, making, file);
+                anew.add(outdated);
                 unwritten.set(0);
             }
         } catch (PhotoProblem e) {
@@ -282,13 +283,47 @@ public final class Delivery {
         }
     }
 
-    private void list(DeliveryPlan.Item item, Path file, Message what, PixelOrigin origin) {
-        String name = destination.relativize(file).toString();
-        lines.add(new DeliveryList.Line(item, name, words.apply(what), origin));
+    /** The steps that had a part in a file and would make other bytes now. */
+    private static Set<MakingStep> outdated(DeliveredFiles.Delivered before, DeliveryItem file) throws PhotoProblem {
+        Set<MakingStep> outdated = EnumSet.noneOf(MakingStep.class);
+        for (MakingStep step : MakingStep.otherThan(before.steps())) {
+            if (file.uses(step)) {
+                outdated.add(step);
+            }
+        }
+        return outdated;
+    }
+
+    /** What is said of a file that is kept is what was said when it was made. */
+    private void keep(DeliveryPlan.Item item, DeliveredFiles.Delivered before, PixelOrigin origin) throws IOException {
+        delivered.settle(before, origin);
+        kept.add(before.path());
+        Optional<DeliveredFile.Contents> known = before.line().contents();
+        lines.add(new DeliveryList.Line(
+                item,
+                before.line().file(),
+                words.apply(DELIVERED),
+                known.map(DeliveredFile.Contents::pixels).orElse(origin.words()),
+                known.map(DeliveredFile.Contents::look).orElse("")));
+    }
+
+    private void write(DeliveryPlan.Item item, String making, DeliveryItem file) throws IOException, PhotoProblem {
+        Made made = file.made();
+        PixelOrigin origin = file.origin();
+        Path path = writing.write(file.name(), making, made.contents(), origin);
+        written.add(path);
+        Message what =
+                made.left().map(left -> Message.of("delivered.without", left)).orElse(DELIVERED);
+        lines.add(new DeliveryList.Line(
+                item,
+                destination.relativize(path).toString(),
+                words.apply(what),
+                origin.words(),
+                origin.differenceWords()));
     }
 
     private void fail(DeliveryPlan.Item item, Message reason) {
         failures.add(new Failure(item, reason));
-        lines.add(new DeliveryList.Line(item, item.name(), words.apply(reason), PixelOrigin.UNKNOWN));
+        lines.add(new DeliveryList.Line(item, item.name(), words.apply(reason), PixelOrigin.UNKNOWN.words(), ""));
     }
 }

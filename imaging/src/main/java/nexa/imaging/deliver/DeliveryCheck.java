@@ -37,6 +37,10 @@ public final class DeliveryCheck {
         RAW_CUT_SHORT,
         /** The raw file's pixels are wanted, and it is not there: the camera's picture goes. */
         RAW_MISSING,
+        /** The raw file's pixels are wanted, and are not those of the photo: its own go. */
+        RAW_UNLIKE,
+        /** Some of the photo's pixels are see-through: they come out white. */
+        SEE_THROUGH,
         LIMITED,
         SUBJECT_CUT,
         OUT_OF_STEP,
@@ -76,6 +80,9 @@ public final class DeliveryCheck {
             raw(reading, item)
                     .ifPresent(
                             kind -> findings.add(new Finding(kind, crop.photo().file(), format.id())));
+            if (reading.isSeeThrough(item.photo())) {
+                findings.add(new Finding(Kind.SEE_THROUGH, crop.photo().file(), format.id()));
+            }
             if (crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone()) {
                 findings.add(new Finding(Kind.UNTOUCHED, crop.photo().file(), format.id()));
             }

@@ -5,13 +5,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import nexa.core.format.DeliveredFile;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
@@ -50,10 +50,11 @@ final class DeliveryList {
      * One line.
      *
      * @param file the file's name inside the destination; where there is none, the name it would have had
-     * @param origin whose pixels it has
      * @param what written, kept from before, or why it failed, in words
+     * @param pixels whose pixels it has, in words
+     * @param look see {@link PixelOrigin#differenceWords}
      */
-    record Line(DeliveryPlan.Item item, String file, String what, PixelOrigin origin) {}
+    record Line(DeliveryPlan.Item item, String file, String what, String pixels, String look) {}
 
     private DeliveryList() {}
 
@@ -65,19 +66,20 @@ final class DeliveryList {
         byte[] contents = text(lines).getBytes(StandardCharsets.UTF_8);
         try (UnnamedFile written = UnnamedFile.in(destination, contents)) {
             Path list = place(destination, delivered);
-            delivered.note(NAME, list, digest(contents), contents.length);
-            Files.move(written.path(), list, StandardCopyOption.REPLACE_EXISTING);
+            DeliveredFile line = delivered.line(NAME, list, digest(contents), written, PixelOrigin.UNKNOWN);
+            delivered.note(line);
+            written.replace(list);
+            delivered.note(line.at(DeliveredFile.Phase.DONE));
         }
     }
 
     private static Path place(Path destination, DeliveredFiles delivered) throws IOException {
         // A list that somebody has written into is theirs, though it be as long as before.
-        Optional<Path> earlier = delivered.own(NAME, "");
+        Optional<DeliveredFiles.Delivered> earlier = delivered.own(NAME, "");
         if (earlier.isPresent()
-                && delivered
-                        .finished(NAME, digest(Files.readAllBytes(earlier.get())))
-                        .isPresent()) {
-            return earlier.get();
+                && earlier.get()
+                        .isMadeOf(digest(Files.readAllBytes(earlier.get().path())))) {
+            return earlier.get().path();
         }
         Path free = destination.resolve(NAME);
         for (int i = 2; Files.exists(free, LinkOption.NOFOLLOW_LINKS); i++) {
@@ -129,8 +131,8 @@ final class DeliveryList {
                 plan.flatMap(Passing::of)
                         .map(passing -> EnumName.of(passing, " "))
                         .orElse(""),
-                line.origin().words(),
-                line.origin().differenceWords());
+                line.pixels(),
+                line.look());
     }
 
     private static String number(double value) {

@@ -12,12 +12,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Stream;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
+import nexa.core.geometry.Fingerprint;
 import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
+import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.PhotoFile;
@@ -27,7 +30,6 @@ import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PixelStages;
-import nexa.imaging.pictures.RawPixels;
 import nexa.imaging.raw.RawStanding;
 import nexa.imaging.render.Canvas;
 import nexa.imaging.render.CropRenderer;
@@ -45,12 +47,12 @@ final class FileMaking implements AutoCloseable {
     private final boolean isDeep;
     private final boolean isDeepened;
     private final Map<EdgeFill.Key, EdgeFill> fills = new HashMap<>();
-    /** By whether they are those of the raw file. */
-    private final Map<Boolean, Source> sources = new HashMap<>();
 
     private Optional<PhotoKind> kind = Optional.empty();
     private Optional<RawStanding> standing = Optional.empty();
     private Optional<PhotoPixels> opened = Optional.empty();
+    private Optional<Source> own = Optional.empty();
+    private Optional<Source> raw = Optional.empty();
 
     /**
      * All pixels of the photo, of one of its files.
@@ -90,6 +92,11 @@ final class FileMaking implements AutoCloseable {
             }
 
             @Override
+            public boolean uses(MakingStep step) throws PhotoProblem {
+                return FileMaking.this.uses(item, step);
+            }
+
+            @Override
             public PixelOrigin origin() throws PhotoProblem {
                 return FileMaking.this.origin(item);
             }
@@ -109,21 +116,37 @@ final class FileMaking implements AutoCloseable {
                     stamp(PhotoFile.of(source, photo.file())),
                     rawStamp(item),
                     photo.preparation().fingerprint(),
-                    item.crop().crop()
+                    item.crop().crop().fingerprint()
                             + FillPlan.of(item.crop())
                                     .map(FillPlan::fingerprint)
                                     .orElse(""),
-                    item.crop().output().toString(),
-                    item.format().file().toString(),
-                    paperPpi(item).toString(),
-                    // Replacing and listing make no other file.
-                    terms.withReplacesOwn(true).withList(true).toString());
+                    item.crop().output().fingerprint(),
+                    item.format().file().fingerprint(),
+                    Fingerprint.optional(paperPpi(item)),
+                    terms.fingerprint());
             return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString();
         } catch (NoSuchFileException e) {
             throw new PhotoProblem(photo.file(), PhotoProblem.Reason.MISSING, e);
         } catch (IOException e) {
             throw new PhotoProblem(photo.file(), PhotoProblem.Reason.NO_ACCESS, e);
         }
+    }
+
+    private boolean uses(DeliveryPlan.Item item, MakingStep step) throws PhotoProblem {
+        FileSpec.Type type = item.format().file().type();
+        Optional<FillPlan> plan = FillPlan.of(item.crop());
+        return switch (step) {
+            case JPEG -> type == FileSpec.Type.JPEG;
+            case PNG -> type == FileSpec.Type.PNG;
+            case TIFF -> type == FileSpec.Type.TIFF;
+            case CAMERA_DATA -> terms.cameraData() && opened().metadata().exif().isPresent();
+            case WARP -> CropRenderer.isWarped(photo, plan.flatMap(FillPlan::stretch));
+            case TRIMMED_FILL ->
+                !photo.preparation().trim().isNone()
+                        && plan.filter(fill -> fill.fill() == Beyond.Fill.COLOUR)
+                                .isPresent();
+            case RAW -> origin(item).isRaw();
+        };
     }
 
     private static String stamp(Path file) throws IOException {
@@ -148,8 +171,7 @@ final class FileMaking implements AutoCloseable {
         if (standing.isEmpty()) {
             standing = Optional.of(RawStanding.of(rawFile()));
         }
-        Source made = sources.get(true);
-        return new PixelOrigin(standing, made == null ? OptionalDouble.empty() : made.difference());
+        return new PixelOrigin(standing, raw.map(Source::difference).orElse(OptionalDouble.empty()));
     }
 
     private boolean isRawAlone() throws PhotoProblem {
@@ -174,7 +196,7 @@ final class FileMaking implements AutoCloseable {
     private Made made(DeliveryPlan.Item item) throws PhotoProblem {
         FileSpec spec = item.format().file();
         PixelSize size = item.crop().output();
-        Source made = source(origin(item).isRaw());
+        Source made = source(item);
         FullPixels pixels = made.pixels();
         try (Mat result = cropped(pixels, item.crop(), size)) {
             boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || made.isDeep());
@@ -214,29 +236,31 @@ final class FileMaking implements AutoCloseable {
         return fill;
     }
 
-    private Source source(boolean isRaw) throws PhotoProblem {
-        Source made = sources.get(isRaw);
-        if (made == null) {
-            made = read(isRaw);
-            sources.put(isRaw, made);
+    /** Those of the raw file where they are wanted, and are the photo's; else its own. */
+    private Source source(DeliveryPlan.Item item) throws PhotoProblem {
+        requireSame();
+        if (origin(item).isRaw()) {
+            if (raw.isEmpty()) {
+                raw = opened().raw(rawFile(), isDeep).map(made -> source(made.pixels(), made.difference()));
+            }
+            if (raw.isPresent()) {
+                return raw.get();
+            }
+            standing = Optional.of(RawStanding.UNLIKE);
         }
-        return made;
+        if (own.isEmpty()) {
+            own = Optional.of(source(opened().full(isDeep), OptionalDouble.empty()));
+        }
+        return own.get();
     }
 
-    private Source read(boolean isRaw) throws PhotoProblem {
-        PhotoPixels reading = opened();
-        if (!photo.pixels().equals(Optional.of(reading.facts().pixels()))) {
+    private void requireSame() throws PhotoProblem {
+        if (!photo.pixels().equals(Optional.of(opened().facts().pixels()))) {
             throw new PhotoProblem(photo.file(), PhotoProblem.Reason.CHANGED);
         }
-        OptionalDouble difference = OptionalDouble.empty();
-        FullPixels pixels;
-        if (isRaw) {
-            RawPixels raw = reading.raw(rawFile(), isDeep);
-            pixels = raw.pixels();
-            difference = raw.difference();
-        } else {
-            pixels = reading.full(isDeep);
-        }
+    }
+
+    private Source source(FullPixels pixels, OptionalDouble difference) {
         boolean hasSixteen = pixels.pixels().depth() == opencv_core.CV_16U;
         if (isDeepened && !hasSixteen) {
             PixelStages.deepen(pixels.pixels());
@@ -255,6 +279,8 @@ final class FileMaking implements AutoCloseable {
 
     @Override
     public void close() {
-        sources.values().forEach(made -> made.pixels().close());
+        Stream.of(own, raw)
+                .flatMap(Optional::stream)
+                .forEach(made -> made.pixels().close());
     }
 }

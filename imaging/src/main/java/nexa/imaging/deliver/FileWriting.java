@@ -6,11 +6,11 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import nexa.core.format.DeliveredFile;
 
 /** Writes the files of a delivery. Anything that is there and not known as delivered is never replaced, a source photo least. */
 final class FileWriting {
@@ -58,16 +58,19 @@ final class FileWriting {
      * @param name where it goes inside the destination, with / between folders
      * @param making what it is made of; see {@link DeliveryItem#making}
      */
-    Path write(String name, String making, byte[] bytes) throws IOException {
+    Path write(String name, String making, byte[] bytes, PixelOrigin origin) throws IOException {
         Path target = destination.resolve(name);
         Files.createDirectories(target.getParent());
         try (UnnamedFile written = UnnamedFile.in(target.getParent(), bytes)) {
-            Optional<Path> earlier = delivered.own(name, making);
+            Optional<Path> earlier = delivered.own(name, making).map(DeliveredFiles.Delivered::path);
             if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
-                delivered.note(name, earlier.get(), making, bytes.length);
-                return Files.move(written.path(), earlier.get(), StandardCopyOption.REPLACE_EXISTING);
+                DeliveredFile line = delivered.line(name, earlier.get(), making, written, origin);
+                delivered.note(line);
+                written.replace(earlier.get());
+                delivered.note(line.at(DeliveredFile.Phase.DONE));
+                return earlier.get();
             }
-            return moveToFreeName(name, making, bytes.length, written.path(), target);
+            return moveToFreeName(name, making, written, origin, target);
         }
     }
 
@@ -78,17 +81,20 @@ final class FileWriting {
     }
 
     /** Gives a finished file its name; where that is taken, by a source photo or anything else, a numbered one. */
-    private Path moveToFreeName(String asked, String making, long length, Path finished, Path target)
+    private Path moveToFreeName(String asked, String making, UnnamedFile written, PixelOrigin origin, Path target)
             throws IOException {
         String name = target.getFileName().toString();
         int dot = name.lastIndexOf('.');
         Path free = target;
         for (int i = 2; ; i++) {
             try {
-                if (!Files.exists(free)) {
-                    delivered.note(asked, free, making, length);
+                if (!Files.exists(free, LinkOption.NOFOLLOW_LINKS)) {
+                    DeliveredFile line = delivered.line(asked, free, making, written, origin);
+                    delivered.note(line);
                     // Not ATOMIC_MOVE: that would replace what is there.
-                    return Files.move(finished, free);
+                    Files.move(written.path(), free);
+                    delivered.note(line.at(DeliveredFile.Phase.DONE));
+                    return free;
                 }
             } catch (FileAlreadyExistsException e) {
                 // Somebody else was quicker: the next number.

@@ -38,10 +38,7 @@ final class JpegFile implements FileFormat {
                 contents.profile(),
                 fitted.map(DeliveredExif.Fitted::block),
                 contents.ppi());
-        return new Made(
-                file,
-                fitted.filter(block -> !block.hasNotes())
-                        .map(block -> Message.of(block.isWhole() ? "delivered.notes" : "delivered.cameraData")));
+        return new Made(file, fitted.filter(block -> !block.isWhole()).map(block -> Message.of("delivered.notes")));
     }
 
     /** @param exif as it goes into the file, at most {@link #MOST_EXIF} bytes */

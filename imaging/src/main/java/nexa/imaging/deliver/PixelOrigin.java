@@ -12,7 +12,7 @@ import nexa.imaging.raw.RawStanding;
  * @param raw how it stood with the raw file where its pixels were wanted: ready, or why the camera's picture was taken; empty
  *     where they were not wanted
  * @param difference how different a raw file's pixels look from the camera's picture, as the mean ΔE00; empty where there are
- *     none, or where the file was kept from an earlier delivery
+ *     none, or where the file was not made yet
  */
 record PixelOrigin(Optional<RawStanding> raw, OptionalDouble difference) {
     static final PixelOrigin UNKNOWN = new PixelOrigin(Optional.empty(), OptionalDouble.empty());
@@ -23,7 +23,11 @@ record PixelOrigin(Optional<RawStanding> raw, OptionalDouble difference) {
 
     /** In a few words for the list of files. */
     String words() {
-        return raw.map(standing -> isRaw() ? "raw" : "camera; " + EnumName.of(standing, " "))
+        return raw.map(standing -> switch (standing) {
+                    case READY -> "raw";
+                    case UNLIKE -> "photo: the raw is not like it";
+                    default -> "camera; " + EnumName.of(standing, " ");
+                })
                 .orElse("photo");
     }
 

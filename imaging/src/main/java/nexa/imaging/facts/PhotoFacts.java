@@ -35,6 +35,7 @@ import nexa.imaging.raw.RawStanding;
  * @param subject what the camera or its XMP says it is about, in the photo as seen
  * @param identity by what the file is known again under another name
  * @param raw how it stands with the raw file that the photo is, or that lies beside it; empty if there is none
+ * @param isSeeThrough whether some of its pixels are see-through, as far as these were looked at
  */
 public record PhotoFacts(
         PhotoKind kind,
@@ -44,7 +45,8 @@ public record PhotoFacts(
         CameraData camera,
         Optional<Subject> subject,
         FileIdentity identity,
-        Optional<RawStanding> raw) {
+        Optional<RawStanding> raw,
+        boolean isSeeThrough) {
     private static final int SUBJECT_AREA = 0x9214;
     private static final long MOST_PIXELS = 400_000_000;
 
@@ -88,7 +90,23 @@ public record PhotoFacts(
 
     /** The same with a raw file beside the photo. */
     PhotoFacts beside(RawStanding standing) {
-        return new PhotoFacts(kind, stored, orientation, capturedAt, camera, subject, identity, Optional.of(standing));
+        return with(Optional.of(standing), isSeeThrough);
+    }
+
+    /**
+     * The same after a look at what only pixels tell.
+     *
+     * @param isLikeRaw whether the raw file's pixels are those of the photo
+     */
+    public PhotoFacts looked(boolean isLikeRaw, boolean isSeeThroughNow) {
+        return with(
+                raw.map(standing -> standing == RawStanding.READY && !isLikeRaw ? RawStanding.UNLIKE : standing),
+                isSeeThroughNow);
+    }
+
+    private PhotoFacts with(Optional<RawStanding> newRaw, boolean isSeeThroughNow) {
+        return new PhotoFacts(
+                kind, stored, orientation, capturedAt, camera, subject, identity, newRaw, isSeeThroughNow);
     }
 
     private static PhotoKind kind(Path file) throws IOException, PhotoProblem {
@@ -126,7 +144,8 @@ public record PhotoFacts(
                 CameraData.of(exif),
                 subject(exif, stored, orientation).or(() -> XmpRegions.subject(exif, stored, orientation)),
                 identity,
-                raw);
+                raw,
+                false);
     }
 
     /** The tag's point or circle lies in the stored pixels; it is turned and mirrored with them. */

@@ -74,6 +74,13 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return Optional.ofNullable(facts.get(photo.file())).flatMap(PhotoFacts::raw);
     }
 
+    /** Whether some of a photo's pixels are see-through, as far as these were looked at. */
+    public boolean isSeeThrough(Photo photo) {
+        return Optional.ofNullable(facts.get(photo.file()))
+                .map(PhotoFacts::isSeeThrough)
+                .orElse(false);
+    }
+
     /** Nothing read yet. */
     public static ShootReading none() {
         return new ShootReading(Map.of(), Map.of());

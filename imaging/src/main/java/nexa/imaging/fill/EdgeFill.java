@@ -147,7 +147,7 @@ public final class EdgeFill {
      * @param profile of their colours; empty for sRGB
      */
     public Canvas canvas(Mat pixels, Optional<ColourProfile> profile) {
-        Rect part = part(pixels);
+        Rect part = Canvas.inside(plan.photo().preparation().trim(), pixels);
         if (plan.stretch().isPresent()) {
             return new Canvas(new Mat(pixels, part), part.x(), part.y());
         }
@@ -167,7 +167,8 @@ public final class EdgeFill {
                     wide(margins.bottom(), factor),
                     left,
                     wide(margins.right(), factor),
-                    opencv_core.BORDER_CONSTANT,
+                    // Or what was trimmed away would come back: around a part OpenCV takes what lies around it.
+                    opencv_core.BORDER_CONSTANT | opencv_core.BORDER_ISOLATED,
                     colour);
         }
         field.ifPresent(solved -> FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
@@ -176,17 +177,6 @@ public final class EdgeFill {
 
     private static int wide(int margin, double factor) {
         return (int) Math.ceil(margin * factor);
-    }
-
-    /** The whole pixels of what counts of the photo. */
-    private Rect part(Mat pixels) {
-        Trim trim = plan.photo().preparation().trim();
-        Bounds whole = trim.wholePixels(new Size(pixels.cols(), pixels.rows()));
-        return new Rect(
-                (int) whole.least().x(),
-                (int) whole.least().y(),
-                (int) whole.extent().x(),
-                (int) whole.extent().y());
     }
 
     private Scalar colour(Mat inside, Optional<ColourProfile> profile) {

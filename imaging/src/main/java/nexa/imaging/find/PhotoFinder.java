@@ -7,7 +7,6 @@ import java.util.function.BooleanSupplier;
 import nexa.core.find.Found;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
-import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
@@ -19,6 +18,7 @@ import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
+import nexa.imaging.render.Canvas;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -156,22 +156,12 @@ public final class PhotoFinder {
         if (trim.isNone()) {
             trim = TrimFinder.find(bgra, isUnwanted).map(FoundTrim::trim).orElse(trim);
         }
-        try (Rect inside = inside(trim, bgra);
+        try (Rect inside = Canvas.inside(trim, bgra);
                 Mat part = bgra.apply(inside);
                 Mat bgr = new Mat()) {
             opencv_imgproc.cvtColor(part, bgr, opencv_imgproc.COLOR_BGRA2BGR);
             return looking.in(bgr, new Point(inside.x(), inside.y()));
         }
-    }
-
-    /** The whole pixels inside a trim. */
-    private static Rect inside(Trim trim, Mat picture) {
-        Bounds whole = trim.wholePixels(new Size(picture.cols(), picture.rows()));
-        return new Rect(
-                (int) whole.least().x(),
-                (int) whole.least().y(),
-                (int) whole.extent().x(),
-                (int) whole.extent().y());
     }
 
     /** What was found in a part, for the whole photo. */

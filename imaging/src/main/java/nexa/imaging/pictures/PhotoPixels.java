@@ -14,6 +14,7 @@ import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.raw.RawFraming;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -47,37 +48,77 @@ public final class PhotoPixels {
         Optional<ColourProfile> profile = decoded.isInSrgb()
                 ? Optional.of(ColourProfile.srgb())
                 : metadata().profile();
-        return PixelStages.toMap(facts.orientation(), preparation, keepsDepth)
-                .apply(new FullPixels(decoded.pixels(), profile));
+        // A camera's picture that stands for its raw file's pixels may have another size.
+        Mat pixels = facts.kind() == PhotoKind.RAW
+                ? RawFraming.middle(decoded.pixels(), facts.stored().size())
+                : decoded.pixels();
+        return PixelStages.toMap(facts.orientation(), preparation, keepsDepth).apply(new FullPixels(pixels, profile));
     }
 
     /**
-     * All pixels of a raw file, this photo's own or the one beside it, otherwise as {@link #full}.
+     * All pixels of a raw file, this photo's own or the one beside it, otherwise as {@link #full}; empty if they are not those
+     * of the photo: where they do not show what it does, or look otherwise.
      *
      * @throws PhotoProblem if nothing can be made of it
      */
-    public RawPixels raw(Path raw, boolean keepsDepth) throws PhotoProblem {
+    public Optional<RawPixels> raw(Path raw, boolean keepsDepth) throws PhotoProblem {
         try {
-            RawPixels made = made(raw);
-            FullPixels finished = PixelStages.toMap(ExifOrientation.UPRIGHT, preparation, keepsDepth)
-                    .apply(made.pixels());
-            return new RawPixels(finished, made.difference());
+            Optional<Mat> shown = shown();
+            try {
+                return RawPixels.of(raw, shown, facts.pixels()).map(made -> {
+                    FullPixels finished = PixelStages.toMap(ExifOrientation.UPRIGHT, preparation, keepsDepth)
+                            .apply(made.pixels());
+                    return new RawPixels(finished, made.difference());
+                });
+            } finally {
+                shown.ifPresent(Mat::close);
+            }
         } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
             throw PhotoProblem.of(name, e);
         }
     }
 
-    private RawPixels made(Path raw) throws PhotoProblem {
-        if (!hasPicture()) {
-            return RawPixels.of(raw, Optional.empty(), facts.pixels());
-        }
-        try (Mat shown = screen(RawPixels.SHOWN, Preparation.NONE)) {
-            int channels = shown.channels();
-            if (channels != 3) {
-                opencv_imgproc.cvtColor(
-                        shown, shown, channels == 1 ? opencv_imgproc.COLOR_GRAY2BGR : opencv_imgproc.COLOR_BGRA2BGR);
+    /**
+     * Whether the pixels of a raw file, this photo's own or the one beside it, are those of the photo; so it is taken to be
+     * where there is no picture to tell it by.
+     *
+     * @throws PhotoProblem if nothing can be made of it
+     */
+    public boolean isLikeRaw(Path raw) throws PhotoProblem {
+        try {
+            Optional<Mat> shown = shown();
+            try {
+                return shown.isEmpty() || RawPixels.areLike(raw, shown.get(), facts.pixels());
+            } finally {
+                shown.ifPresent(Mat::close);
             }
-            return RawPixels.of(raw, Optional.of(shown), facts.pixels());
+        } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
+            throw PhotoProblem.of(name, e);
+        }
+    }
+
+    /** The camera's picture of the photo, in sRGB, BGR of 8 bits, upright; empty where there is none. */
+    private Optional<Mat> shown() throws PhotoProblem {
+        if (!hasPicture()) {
+            return Optional.empty();
+        }
+        Mat shown = screen(RawPixels.SHOWN, Preparation.NONE);
+        int channels = shown.channels();
+        if (channels != 3) {
+            opencv_imgproc.cvtColor(
+                    shown, shown, channels == 1 ? opencv_imgproc.COLOR_GRAY2BGR : opencv_imgproc.COLOR_BGRA2BGR);
+        }
+        return Optional.of(shown);
+    }
+
+    /** Whether any of its pixels is see-through. */
+    public boolean isSeeThrough() throws PhotoProblem {
+        if (!facts.stored().mayBeSeeThrough()) {
+            return false;
+        }
+        try (Mat pixels = decoded(Integer.MAX_VALUE, whole -> decoder().full(whole, facts.stored()))
+                .pixels()) {
+            return PixelStages.isSeeThrough(pixels);
         }
     }
 

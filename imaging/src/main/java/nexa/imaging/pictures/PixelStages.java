@@ -11,6 +11,7 @@ import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.ExifOrientation;
 import nexa.imaging.render.LightGain;
+import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -151,7 +152,7 @@ public final class PixelStages {
         if (pixels.channels() != 4) {
             return given;
         }
-        double most = pixels.depth() == opencv_core.CV_16U ? 65_535 : 255;
+        double most = most(pixels);
         try (Mat alpha = new Mat();
                 Mat white = new Mat();
                 Mat alphas = new Mat();
@@ -165,6 +166,23 @@ public final class PixelStages {
             opencv_core.add(pixels, whites, pixels);
         }
         return given;
+    }
+
+    private static double most(Mat pixels) {
+        return pixels.depth() == opencv_core.CV_16U ? 65_535 : 255;
+    }
+
+    /** Whether anything is seen through pixels as they are decoded. */
+    static boolean isSeeThrough(Mat pixels) {
+        if (pixels.channels() != 4) {
+            return false;
+        }
+        try (Mat alpha = new Mat();
+                DoublePointer least = new DoublePointer(1)) {
+            opencv_core.extractChannel(pixels, alpha, 3);
+            opencv_core.minMaxLoc(alpha, least, null, null, null, null);
+            return least.get() < most(pixels);
+        }
     }
 
     /** In sRGB; pixels of no profile are taken to be so. */

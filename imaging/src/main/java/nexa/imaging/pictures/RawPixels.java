@@ -27,19 +27,60 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
     static final int SHOWN = 1200;
 
     private static final int FITTED = 600;
+    private static final double HALF = 0.5;
+    /** Pixels that look more different than this are not the photo's, as the mean ΔE00. */
+    private static final double MOST_DIFFERENT = 6;
+    /** A command leaves out at most this share of a side of the sensor, or adds it. */
+    private static final double EDGES = 0.03;
 
     /**
-     * Makes them.
+     * Makes them; empty if they do not show what the camera's picture does, or look otherwise.
      *
      * @param shown the camera's picture in sRGB, BGR of 8 bits, upright; empty where there is none
      * @param size of the photo as seen
      */
-    static RawPixels of(Path file, Optional<Mat> shown, PixelSize size) throws PhotoProblem {
+    static Optional<RawPixels> of(Path file, Optional<Mat> shown, PixelSize size) throws PhotoProblem {
         Mat light = light(file, false);
-        Mat framed = shown.isPresent() ? RawFraming.framed(light, shown.get(), size) : RawFraming.middle(light, size);
-        RawLook look = shown.map(picture -> look(framed, picture)).orElse(RawLook.PLAIN);
-        look.apply(framed);
-        return new RawPixels(new FullPixels(framed, Optional.of(ColourProfile.srgb())), look.difference());
+        if (shown.isEmpty()) {
+            Mat framed = RawFraming.middle(light, size);
+            RawLook.PLAIN.apply(framed);
+            return Optional.of(new RawPixels(inSrgb(framed), OptionalDouble.empty()));
+        }
+        return alike(light, shown.get(), size).map(pixels -> {
+            pixels.look().apply(pixels.framed());
+            return new RawPixels(inSrgb(pixels.framed()), pixels.look().difference());
+        });
+    }
+
+    private static FullPixels inSrgb(Mat pixels) {
+        return new FullPixels(pixels, Optional.of(ColourProfile.srgb()));
+    }
+
+    /** Light that shows what a picture does, and the look of that picture. */
+    private record Alike(Mat framed, RawLook look) {}
+
+    /** @param light closed if it is not in what comes back */
+    private static Optional<Alike> alike(Mat light, Mat shown, PixelSize size) {
+        RawFraming framing = RawFraming.of(light, shown, size);
+        if (!framing.isLike()) {
+            light.close();
+            return Optional.empty();
+        }
+        Mat framed = framing.framed(light, shown, size);
+        RawLook look = look(framed, shown);
+        if (look.difference().orElse(0) > MOST_DIFFERENT) {
+            framed.close();
+            return Optional.empty();
+        }
+        return Optional.of(new Alike(framed, look));
+    }
+
+    /** Whether they would show what the camera's picture does and look like it, by half as many pixels along each side. */
+    static boolean areLike(Path file, Mat shown, PixelSize size) throws PhotoProblem {
+        PixelSize half = PixelSize.nearest(size.size().times(HALF));
+        Optional<Alike> alike = alike(light(file, true), shown, half);
+        alike.ifPresent(pixels -> pixels.framed().close());
+        return alike.isPresent();
     }
 
     /** All of a raw file without a picture of its camera's, with half as many pixels along each side, upright. */
@@ -58,12 +99,21 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
             RawCommand command =
                     RawCommand.found().orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.NO_PICTURE));
             Mat light = command.develop(file, raw.size(), isHalf);
+            if (raw.sensor().isPresent() && !isAbout(raw.sensor().get().size().times(isHalf ? HALF : 1), light)) {
+                light.close();
+                throw new PhotoProblem(name, PhotoProblem.Reason.NOT_DEVELOPED);
+            }
             return PixelStages.upright(raw.orientation())
                     .apply(new FullPixels(light, Optional.empty()))
                     .pixels();
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
         }
+    }
+
+    private static boolean isAbout(nexa.core.geometry.Size size, Mat pixels) {
+        return Math.abs(pixels.cols() - size.width()) <= 1 + EDGES * size.width()
+                && Math.abs(pixels.rows() - size.height()) <= 1 + EDGES * size.height();
     }
 
     private static RawLook look(Mat framed, Mat shown) {

@@ -2,7 +2,6 @@ package nexa.imaging.pictures;
 
 import java.util.Optional;
 import nexa.core.format.PixelSize;
-import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Edge;
@@ -10,6 +9,7 @@ import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shoot.Photo;
 import nexa.imaging.render.AffineMap;
+import nexa.imaging.render.Canvas;
 import nexa.imaging.render.LightGain;
 import nexa.imaging.render.PixelMap;
 import nexa.imaging.render.ToneCurve;
@@ -94,7 +94,7 @@ public final class ScreenRenderer {
         double factor = from.cols() / photo.size().width();
         try (Mat inside = new Mat(target, seen);
                 Mat own = new Mat();
-                Rect part = part(photo, factor, from);
+                Rect part = Canvas.inside(photo.preparation().trim(), from);
                 Mat counting = new Mat(from, part)) {
             PixelMap toPart = map.inPhotoScaledBy(factor).within(part.x(), part.y());
             PixelMap.Beyond beyond = around.stretch().isPresent() ? PixelMap.Beyond.EDGE : PixelMap.Beyond.NOTHING;
@@ -116,16 +116,6 @@ public final class ScreenRenderer {
             }
             own.copyTo(inside);
         }
-    }
-
-    /** The pixels of what counts of the photo. */
-    private static Rect part(Photo photo, double factor, Mat pixels) {
-        Bounds remaining = photo.remaining();
-        int left = within(remaining.least().x() * factor, pixels.cols() - 1);
-        int top = within(remaining.least().y() * factor, pixels.rows() - 1);
-        int right = within(remaining.most().x() * factor, pixels.cols());
-        int bottom = within(remaining.most().y() * factor, pixels.rows());
-        return new Rect(left, top, Math.max(1, right - left), Math.max(1, bottom - top));
     }
 
     /** Puts one picture over another one: colour + below × (1 − alpha). */

@@ -1,6 +1,8 @@
 package nexa.imaging.raw;
 
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
@@ -12,20 +14,59 @@ import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * Which part of a sensor's picture the camera's own picture shows. Most cameras leave out a few pixels at the edges, and some
- * frame as they were told, while the sensor keeps everything.
+ * How a sensor's picture and the camera's own picture of the same photo lie over one another. Most cameras leave out a few
+ * pixels at the edges, some frame as they were told, while the sensor keeps everything; and a picture may have been turned,
+ * mirrored or cropped in its pixels since, or be of something else.
  */
 public final class RawFraming {
-    /** How long pictures are that are compared with each other. */
+    /** How long pictures are that are compared to tell what lies where. */
     private static final int COMPARED = 1200;
+    /** How long they are to tell whether they show the same at all, and which way up. */
+    private static final int SEEN = 256;
+    /** So long is the sensor's picture that this is told by. */
+    private static final int MOST_SEEN = 1600;
     /** A camera leaves out less of the edges than this, unless it frames otherwise. */
     private static final double EDGES = 0.9;
-    /** Below this, two pictures have nothing in common, and the middle is as good as any place. */
+    /** Below this, the middle is as good as any place. */
     private static final float ALIKE = 0.4f;
+    /** Below this, two pictures do not show the same. */
+    private static final float LIKE = 0.6f;
+    /** A turn, or another scale, has to be better by this: what is the same seen either way is not turned. */
+    private static final float BETTER = 0.02f;
     /** Levels of 255. */
     private static final double PLAIN = 2;
 
-    private RawFraming() {}
+    private static final int QUARTERS = 4;
+
+    private final Turn turn;
+    private final double scale;
+    private final float alike;
+
+    private RawFraming(Turn turn, double scale, float alike) {
+        this.turn = turn;
+        this.scale = scale;
+        this.alike = alike;
+    }
+
+    /** How a picture is turned: mirrored left to right first, then by quarters clockwise. */
+    private record Turn(boolean isMirrored, int quarters) {
+        static final Turn NONE = new Turn(false, 0);
+
+        static Stream<Turn> all() {
+            return Stream.of(false, true)
+                    .flatMap(mirrored ->
+                            IntStream.range(0, QUARTERS).mapToObj(quarters -> new Turn(mirrored, quarters)));
+        }
+
+        void apply(Mat pixels) {
+            if (isMirrored) {
+                opencv_core.flip(pixels, pixels, 1);
+            }
+            if (quarters > 0) {
+                opencv_core.rotate(pixels, pixels, quarters - 1);
+            }
+        }
+    }
 
     /**
      * A part of a picture, and how much what it shows is like the other one, up to 1.
@@ -35,13 +76,72 @@ public final class RawFraming {
     private record Part(double left, double top, double scale, float alike) {}
 
     /**
-     * Brings a sensor's picture to what another one of the same photo frames, and to a size.
+     * How two pictures of a photo lie over one another, over all turns and their mirrors.
      *
-     * @param sensor BGR of 16 bits, light as it is, upright; closed if it is not what comes back
+     * @param sensor BGR of 16 bits, light as it is, upright
      * @param framed BGR of 8 bits in sRGB, upright
-     * @param size of the photo, in the ratio of the one framed
+     * @param size of the photo in the sensor's pixels, in the ratio of the one framed
      */
-    public static Mat framed(Mat sensor, Mat framed, PixelSize size) {
+    public static RawFraming of(Mat sensor, Mat framed, PixelSize size) {
+        double small = Math.min(1, (double) SEEN / Math.max(size.width(), size.height()));
+        double shrunk = Math.min(1, (double) MOST_SEEN / Math.max(sensor.cols(), sensor.rows()));
+        try (Mat sought = new Mat();
+                Mat seen = new Mat()) {
+            grey(framed, sought, size.width() * small, size.height() * small);
+            if (isPlain(sought)) {
+                return new RawFraming(Turn.NONE, largest(sensor, size), 1);
+            }
+            grey(sensor, seen, sensor.cols() * shrunk, sensor.rows() * shrunk);
+            return Turn.all()
+                    .flatMap(turn -> seen(seen, sought, turn, size, shrunk, small))
+                    .reduce((best, next) -> next.alike > best.alike + BETTER ? next : best)
+                    .orElseThrow();
+        }
+    }
+
+    /** With a turn, at all scales that the photo may have. */
+    private static Stream<RawFraming> seen(
+            Mat seen, Mat sought, Turn turn, PixelSize size, double shrunk, double small) {
+        try (Mat turned = seen.clone()) {
+            turn.apply(turned);
+            double largest = largest(turned, size) / shrunk;
+            // All of it, or its own pixels cropped.
+            List<Double> scales = largest > 1 ? List.of(largest, 1.0) : List.of(largest);
+            return scales.stream()
+                    .map(scale -> new RawFraming(turn, scale, alike(turned, sought, small / scale / shrunk)))
+                    .toList()
+                    .stream();
+        }
+    }
+
+    /** How much the most like part of a picture, brought to a scale, is like another one. */
+    private static float alike(Mat grey, Mat sought, double scale) {
+        try (Mat seen = new Mat();
+                Mat alike = new Mat();
+                DoublePointer most = new DoublePointer(1);
+                Size size = new Size((int) Math.max(sought.cols(), Math.round(grey.cols() * scale)), (int)
+                        Math.max(sought.rows(), Math.round(grey.rows() * scale)))) {
+            opencv_imgproc.resize(grey, seen, size, 0, 0, opencv_imgproc.INTER_AREA);
+            opencv_imgproc.matchTemplate(seen, sought, alike, opencv_imgproc.TM_CCOEFF_NORMED);
+            opencv_core.minMaxLoc(alike, null, most, null, null, null);
+            return (float) most.get();
+        }
+    }
+
+    /** Whether the two show the same; what is plain looks like anything. */
+    public boolean isLike() {
+        return alike >= LIKE;
+    }
+
+    /**
+     * Brings the sensor's picture to what the other one frames, and to a size.
+     *
+     * @param sensor as in {@link #of}; closed if it is not what comes back
+     * @param framed as in {@link #of}
+     * @param size of the photo
+     */
+    public Mat framed(Mat sensor, Mat framed, PixelSize size) {
+        turn.apply(sensor);
         return isOf(size, sensor) ? sensor : cut(sensor, part(sensor, framed, size), size);
     }
 
@@ -70,10 +170,10 @@ public final class RawFraming {
         return result;
     }
 
-    private static Part part(Mat sensor, Mat framed, PixelSize size) {
+    private Part part(Mat sensor, Mat framed, PixelSize size) {
         double largest = largest(sensor, size);
         boolean isAboutTheSame = largest >= 1 && largest < 1 / EDGES;
-        List<Double> scales = isAboutTheSame ? List.of(1.0, largest) : List.of(largest);
+        List<Double> scales = isAboutTheSame ? List.of(1.0, largest) : List.of(scale == 1 ? 1 : largest);
         Part best = scales.stream()
                 .map(scale -> placed(sensor, framed, size, scale))
                 .reduce((one, other) -> other.alike > one.alike ? other : one)

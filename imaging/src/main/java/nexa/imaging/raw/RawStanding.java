@@ -14,7 +14,9 @@ public enum RawStanding {
     /** Some of the sensor's samples are missing. */
     CUT_SHORT,
     /** The file is not there, or no raw file. */
-    MISSING;
+    MISSING,
+    /** Its pixels are not those of the photo: another picture, or one that was changed since. Known once they are looked at. */
+    UNLIKE;
 
     /** How it stands with a raw file that was read. */
     public static RawStanding of(RawFile raw) {

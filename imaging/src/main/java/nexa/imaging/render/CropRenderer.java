@@ -48,10 +48,19 @@ public final class CropRenderer {
         return render(canvas, PixelMap.ofPlane(photo, stretch, PixelMap.FILE_PITCH), crop, photo.angle(), result);
     }
 
+    /** Whether a photo's pixels do not lie in its crops as they lie in itself. */
+    public static boolean isWarped(Photo photo, Optional<Stretch> stretch) {
+        return isWarped(PixelMap.ofPlane(photo, stretch, PixelMap.FILE_PITCH), photo.angle());
+    }
+
+    private static boolean isWarped(PixelMap fromPlane, Angle angle) {
+        return angle.degrees() != 0 || !fromPlane.equals(PixelMap.SAME);
+    }
+
     /** @param fromPlane from the plane in which the crop lies to the photo */
     static Mat render(Canvas canvas, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
         Mat pixels = canvas.pixels();
-        if (angle.degrees() == 0 && fromPlane.equals(PixelMap.SAME)) {
+        if (!isWarped(fromPlane, angle)) {
             Crop inCanvas = crop.withCentre(crop.centre().minus(new Point(canvas.left(), canvas.top())));
             return unturned(pixels, wholePixels(pixels, inCanvas), result);
         }

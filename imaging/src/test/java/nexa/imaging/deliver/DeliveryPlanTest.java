@@ -59,7 +59,8 @@ class DeliveryPlanTest {
                                 CameraData.NONE,
                                 Optional.empty(),
                                 new FileIdentity(1, "x"),
-                                Optional.empty())));
+                                Optional.empty(),
+                                false)));
         return new ShootReading(facts, Map.of());
     }
 

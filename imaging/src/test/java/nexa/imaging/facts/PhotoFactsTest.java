@@ -186,7 +186,8 @@ class PhotoFactsTest {
                 CameraData.NONE,
                 Optional.empty(),
                 new FileIdentity(1, "x"),
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     private static List<String> ordered(Map<String, PhotoFacts> facts) {

@@ -1,0 +1,50 @@
+package nexa.imaging.deliver;
+
+import java.util.Arrays;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * What makes a file's bytes, each with a version, which rises when the same photo, crop and format come out as other bytes.
+ * Files that were made by another version are made anew, if they were made by that step at all.
+ */
+enum MakingStep {
+    JPEG(1),
+    PNG(1),
+    /** Since 2 by libtiff: strips that do not become smaller were cut short before. */
+    TIFF(2),
+    /** What the camera noted. Since 2 built of what may leave; copied and mended before. */
+    CAMERA_DATA(2),
+    /** Turned or reshaped pixels. */
+    WARP(1),
+    /** A colour around a photo with a trimmed border. Since 2 without that border. */
+    TRIMMED_FILL(2),
+    /** The raw file's pixels. Since 2 framed over all turns, and only where they are the photo's. */
+    RAW(2);
+
+    private final int version;
+
+    MakingStep(int version) {
+        this.version = version;
+    }
+
+    /** The versions of all steps, as kept with a file. */
+    static String versions() {
+        return Arrays.stream(values()).map(MakingStep::words).collect(Collectors.joining(", "));
+    }
+
+    private String words() {
+        return name() + " " + version;
+    }
+
+    /** The steps whose version is another one than those kept with a file; nothing kept stands for the first of each. */
+    static Set<MakingStep> otherThan(String versions) {
+        Set<String> kept = Set.of(versions.split(", "));
+        return Stream.of(values())
+                .filter(step -> !kept.contains(step.words()))
+                .filter(step -> step.version > 1 || kept.stream().anyMatch(one -> one.startsWith(step.name() + " ")))
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+}

@@ -1,0 +1,72 @@
+package nexa.imaging.pictures;
+
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import nexa.core.format.Format;
+import nexa.core.shoot.Photo;
+import nexa.imaging.decode.PhotoFile;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.ShootReading;
+import nexa.imaging.raw.RawStanding;
+
+/**
+ * Looks for what only the pixels of photos tell and is to be known before these are delivered: whether a raw file's pixels are
+ * those of its photo, and whether anything is see-through.
+ */
+public final class PixelLook {
+    private PixelLook() {}
+
+    /** Whether there is anything to look for in a photo that goes in some formats, by what is known of it. */
+    public static boolean isWanted(Photo photo, PhotoFacts facts, Collection<Format> formats) {
+        return wantsRaw(photo, facts, formats) || facts.stored().mayBeSeeThrough();
+    }
+
+    private static boolean wantsRaw(Photo photo, PhotoFacts facts, Collection<Format> formats) {
+        return facts.raw().equals(Optional.of(RawStanding.READY))
+                && formats.stream().anyMatch(photo::wantsRaw);
+    }
+
+    /**
+     * What is known of a photo after looking.
+     *
+     * @param folder of the photos
+     * @throws PhotoProblem if the photo, or its raw file, cannot be read
+     */
+    public static PhotoFacts of(Path folder, Photo photo, PhotoFacts facts, Collection<Format> formats)
+            throws PhotoProblem {
+        PhotoPixels pixels = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo);
+        boolean isLike = !wantsRaw(photo, facts, formats)
+                || pixels.isLikeRaw(PhotoFile.of(folder, photo.raw().orElse(photo.file())));
+        return facts.looked(isLike, pixels.isSeeThrough());
+    }
+
+    /**
+     * A reading after looking at some photos, on all processors. Those that cannot be read are passed over: whoever needs
+     * their pixels tells.
+     */
+    public static ShootReading of(
+            Path folder, Collection<Photo> photos, ShootReading reading, Collection<Format> formats) {
+        Map<String, PhotoFacts> looked = new ConcurrentHashMap<>();
+        List<Photo> wanted = photos.stream()
+                .distinct()
+                .filter(photo -> reading.facts().containsKey(photo.file()))
+                .filter(photo -> isWanted(photo, reading.facts().get(photo.file()), formats))
+                .toList();
+        wanted.parallelStream().forEach(photo -> {
+            try {
+                looked.put(photo.file(), of(folder, photo, reading.facts().get(photo.file()), formats));
+            } catch (PhotoProblem e) {
+                looked.remove(photo.file());
+            }
+        });
+        Map<String, PhotoFacts> facts = new HashMap<>(reading.facts());
+        facts.putAll(looked);
+        return new ShootReading(facts, reading.problems());
+    }
+}
