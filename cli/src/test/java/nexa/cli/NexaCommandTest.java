@@ -118,6 +118,41 @@ class NexaCommandTest {
     }
 
     @Test
+    void theCheckSaysWhatIsSeeThroughAndThatIsNotWhatOnlyMightBe() throws Exception {
+        for (String name : List.of("clear.png", "opaque.png")) {
+            BufferedImage image = new BufferedImage(60, 40, BufferedImage.TYPE_INT_ARGB);
+            for (int i = 0; i < 60 * 40; i++) {
+                boolean isClear = name.equals("clear.png") && i == 1234;
+                image.setRGB(i % 60, i / 60, isClear ? 0x80336699 : 0xFF336699);
+            }
+            ImageIO.write(image, "png", folder.resolve(name).toFile());
+        }
+        assertThat(run("check", folder.toString(), "--json")).isEqualTo(1);
+        JsonNode findings = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(findings)
+                .filteredOn(finding -> finding.get("finding").asText().equals("see-through"))
+                .isNotEmpty()
+                .allMatch(finding -> finding.get("file").asText().equals("clear.png"));
+    }
+
+    @Test
+    void aLineThatNoFileHasRoomForIsRefused() throws Exception {
+        document(DOCUMENT);
+        String line = "x".repeat(70_000);
+        Said said = runAside(
+                "C.UTF-8",
+                "deliver",
+                folder.toString(),
+                "--to",
+                folder.resolve("out").toString(),
+                "--copyright",
+                line);
+        assertThat(said.code()).isEqualTo(2);
+        assertThat(said.err()).contains("may have 8,000 letters each").doesNotContain("\tat ");
+        assertThat(folder.resolve("out")).doesNotExist();
+    }
+
+    @Test
     void aFolderWithoutADocumentHasTheStandardFormats() throws Exception {
         assertThat(run("crops", folder.toString(), "--json")).isZero();
         assertThat(out.toString(StandardCharsets.UTF_8)).contains("\"own\"", "\"free\"");

@@ -62,6 +62,20 @@ class HandOverTest extends WindowTest {
     }
 
     @Test
+    void whatMayLeaveWithTheMakersNotesIsSaidWhereTheyAreTicked() throws Exception {
+        open(sample());
+        push(KeyCode.F8);
+        awaitStill("#deliver");
+        assertThat(lookup("#terms-makerNotes-warning").query().isVisible()).isFalse();
+        interact(() -> lookup("#terms-makerNotes").<CheckBox>query().setSelected(true));
+        waitFor(() -> isShown(lookup("#terms-makerNotes-warning").query()));
+        assertThat(words()).anyMatch(text -> text.contains("Places, and pictures of the whole photo, may be in them"));
+        interact(() -> lookup("#terms-camera").<CheckBox>query().setSelected(false));
+        assertThat(lookup("#terms-makerNotes").query().isDisabled()).isTrue();
+        assertThat(lookup("#terms-makerNotes-warning").query().isVisible()).isFalse();
+    }
+
+    @Test
     void aDeliveryGoesOnBehindEverythingAndClosingTheWindowAsks() throws Exception {
         Path folder = sample();
         open(folder);

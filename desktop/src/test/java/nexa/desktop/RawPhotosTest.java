@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -12,6 +13,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.format.FileSpec;
+import nexa.core.format.Going;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
@@ -24,6 +26,7 @@ class RawPhotosTest extends WindowTest {
     private static final String ALONE = "fern-0173.dng";
     private static final String JPEG = "fern-0174.jpg";
     private static final String RAW = "fern-0174.dng";
+    private static final String OTHER = "fern-0175.jpg";
     private static final String COMMAND = "nexa.raw";
 
     @AfterEach
@@ -106,5 +109,24 @@ class RawPhotosTest extends WindowTest {
                         node instanceof Labeled label && label.getText().endsWith(", pixels of the raw"))
                 .tryQuery()
                 .isPresent());
+    }
+
+    @Test
+    void aRawFileThatIsOfAnotherPictureIsSaidOnTheStageAndBeforeItGoes() throws Exception {
+        Path folder = sampleOf(JPEG, RAW, OTHER);
+        Files.move(folder.resolve(OTHER), folder.resolve(JPEG), StandardCopyOption.REPLACE_EXISTING);
+        open(folder);
+        interact(() -> session()
+                .edit(
+                        Edit.Kind.FORMAT,
+                        shoot -> shoot.withFormats(shoot.formats().stream()
+                                .map(format -> format.withGoing(Going.GOES)
+                                        .withFile(format.file().withSource(FileSpec.Source.RAW)))
+                                .toList())));
+        goToEasel(JPEG);
+        waitFor(() -> text("#photo-tag-raw").equals("raw not like it"));
+        assertThat(lookup("#photo-tag-raw").<Node>query().getAccessibleHelp()).contains("shows something else");
+        push(KeyCode.F8);
+        waitFor(() -> lookup("#show-raw_unlike").tryQuery().isPresent());
     }
 }

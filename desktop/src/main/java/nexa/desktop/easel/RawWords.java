@@ -23,8 +23,8 @@ record RawWords(String text, String tip, String style) {
             boolean isWanted = photo.raw().isEmpty()
                     || crop.map(shown -> photo.wantsRaw(shown.format())).orElse(false);
             if (isWanted && standing != RawStanding.READY) {
-                return Optional.of(
-                        new RawWords(Words.get("raw.picture"), Words.get("raw." + EnumName.of(standing)), "look"));
+                String text = Words.get(standing == RawStanding.UNLIKE ? "raw.notLike" : "raw.picture");
+                return Optional.of(new RawWords(text, Words.get("raw." + EnumName.of(standing)), "look"));
             }
             if (photo.raw().isEmpty()) {
                 return Optional.of(new RawWords(Words.get("raw.own"), Words.get("raw.ready"), "quiet"));

@@ -46,6 +46,8 @@ final class BoxedExif {
         int length = ByteBuffer.wrap(beginning).getInt(at - 4) - 8;
         return length > 0 && length <= LARGEST
                 ? TiffDirectory.read(Arrays.copyOfRange(beginning, from, from + length))
+                        .map(TiffDirectory::apart)
+                        .map(TiffDirectory::taken)
                 : Optional.empty();
     }
 }

@@ -34,7 +34,8 @@ final class RawDecoder implements PhotoDecoder {
     @Override
     public SourceMetadata metadata(Path file) throws IOException, ImageProcessingException {
         RawFile raw = raw(file);
-        Optional<byte[]> exif = raw.told().map(RawDecoder::ofThePhoto).map(TiffDirectory::block);
+        Optional<byte[]> exif =
+                raw.told().map(TiffDirectory::apart).map(RawDecoder::ofThePhoto).map(TiffDirectory::block);
         if (raw.picture().isEmpty()) {
             return new SourceMetadata(exif, Optional.empty());
         }

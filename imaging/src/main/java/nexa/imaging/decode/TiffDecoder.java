@@ -36,7 +36,8 @@ final class TiffDecoder implements PhotoDecoder {
     public SourceMetadata metadata(Path file) throws IOException {
         try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
             Optional<TiffDirectory> first = TiffDirectory.read(new RandomAccessFileReader(in));
-            Optional<byte[]> exif = first.map(directory -> directory.only(SourceMetadata.OF_THE_PHOTO::contains))
+            Optional<byte[]> exif = first.map(
+                            directory -> directory.apart().only(SourceMetadata.OF_THE_PHOTO::contains))
                     .filter(directory -> !directory.isEmpty())
                     .map(TiffDirectory::block);
             Optional<byte[]> profile = first.flatMap(directory -> directory.bytes(PROFILE));

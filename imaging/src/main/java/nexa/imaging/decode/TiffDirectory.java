@@ -16,14 +16,14 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 
 /**
  * What a TIFF says in a directory and in those below it, read within bounds: an EXIF block is a TIFF, and either may hold a
  * million directories, or one that leads to itself. Only a photo's own directories are followed, each once; entries that are
- * broken, or larger than any of use, count as not there, and so do those that take their values from where what is nobody
- * else's lies: a place, a maker's notes, a text. An immutable value.
+ * broken, or larger than any of use, count as not there. An immutable value.
  */
 public final class TiffDirectory {
     public static final int EXIF = 0x8769;
@@ -32,20 +32,6 @@ public final class TiffDirectory {
     public static final int INTEROPERABILITY = 0xA005;
 
     private static final Set<Integer> BELOW = Set.of(EXIF, PLACE, INTEROPERABILITY);
-    /** Whose values are nobody else's: makers' notes, texts, and other kinds of metadata as a whole. */
-    private static final Set<Integer> CLOSED = Set.of(
-            0x010E, // description
-            0x02BC, // XMP
-            0x83BB, // IPTC
-            0x8649, // an editor's resources
-            0x9286, // comment
-            0x9C9B, // title, and so on, as one system writes them
-            0x9C9C,
-            0x9C9D,
-            0x9C9E,
-            0x9C9F,
-            MAKER_NOTE);
-
     static final int DEEPEST = 3;
     private static final int MOST_ENTRIES = 2_000;
     private static final int LARGEST_VALUE = 16 * 1024 * 1024;
@@ -159,13 +145,6 @@ public final class TiffDirectory {
 
     /** The directory at a place, and what is below it so many directories deep. */
     static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth) throws IOException {
-        TiffDirectory directory = readAll(tiff, order, at, depth);
-        directory.leaveOut(directory.closed().toList());
-        return directory;
-    }
-
-    private static TiffDirectory readAll(RandomAccessReader tiff, ByteOrder order, int at, int depth)
-            throws IOException {
         int count = Math.min(MOST_ENTRIES, tiff.getUInt16(at));
         TiffDirectory directory = new TiffDirectory(order, new Span(at, at + 2 + count * ENTRY));
         for (int i = 0; i < count; i++) {
@@ -173,7 +152,7 @@ public final class TiffDirectory {
             try {
                 int tag = tiff.getUInt16(entry);
                 if (BELOW.contains(tag) && depth > 1) {
-                    directory.below.put(tag, readAll(tiff, order, tiff.getInt32(entry + 8), depth - 1));
+                    directory.below.put(tag, read(tiff, order, tiff.getInt32(entry + 8), depth - 1));
                 } else if (!BELOW.contains(tag)) {
                     value(tiff, entry).ifPresent(value -> directory.entries.put(tag, value));
                 }
@@ -197,32 +176,42 @@ public final class TiffDirectory {
         return Optional.of(new Entry(type, (int) count, tiff.getBytes(from, length), isInside ? Entry.NOWHERE : from));
     }
 
-    /** Where the values lie that are nobody else's, and the place with all that belongs to it. */
-    private Stream<Span> closed() {
-        Stream<Span> own = entries.entrySet().stream()
-                .filter(entry -> CLOSED.contains(entry.getKey()))
-                .map(entry -> entry.getValue().span());
-        Stream<Span> inside = below.entrySet().stream()
-                .flatMap(entry -> entry.getKey() == PLACE
-                        ? entry.getValue().spans()
-                        : entry.getValue().closed());
-        return Stream.concat(own, inside);
+    /**
+     * This directory without values that lie in one another's bytes, or in those of a directory: where a file lies, what is
+     * harmless may read what is not. A value that two entries share stays.
+     */
+    public TiffDirectory apart() {
+        return apart(spans().filter(span -> span != Span.NONE).toList());
     }
 
-    private Stream<Span> spans() {
-        return Stream.concat(Stream.of(table), entries.values().stream().map(Entry::span));
-    }
-
-    /** Leaves out what takes its value from there, but for what that belongs to. */
-    private void leaveOut(List<Span> closed) {
-        entries.entrySet()
-                .removeIf(entry -> !CLOSED.contains(entry.getKey())
-                        && closed.stream().anyMatch(entry.getValue().span()::meets));
-        below.forEach((tag, directory) -> {
-            if (tag != PLACE) {
-                directory.leaveOut(closed);
+    private TiffDirectory apart(List<Span> all) {
+        TiffDirectory kept = new TiffDirectory(order, table);
+        entries.forEach((tag, entry) -> {
+            Span own = entry.span();
+            if (all.stream().noneMatch(other -> other.from != own.from && other.meets(own))) {
+                kept.entries.put(tag, entry);
             }
         });
+        below.forEach((tag, directory) -> kept.below.put(tag, directory.apart(all)));
+        return kept;
+    }
+
+    /** This directory as one that lies in no file, for one that is put together of several. */
+    TiffDirectory taken() {
+        TiffDirectory taken = empty(order);
+        entries.forEach((tag, entry) ->
+                taken.entries.put(tag, new Entry(entry.type(), entry.count(), entry.value(), Entry.NOWHERE)));
+        below.forEach((tag, directory) -> taken.below.put(tag, directory.taken()));
+        return taken;
+    }
+
+    /** Where everything lies, here and below. */
+    private Stream<Span> spans() {
+        return Stream.of(
+                        Stream.of(table),
+                        entries.values().stream().map(Entry::span),
+                        below.values().stream().flatMap(TiffDirectory::spans))
+                .flatMap(all -> all);
     }
 
     public boolean isEmpty() {
@@ -342,13 +331,15 @@ public final class TiffDirectory {
                 tag, LONG, 1, ByteBuffer.allocate(4).order(order).putInt(value).array());
     }
 
-    /** This directory with a fraction. */
-    public TiffDirectory withFraction(int tag, int above, int below) {
-        return with(
-                tag,
-                FRACTION,
-                1,
-                ByteBuffer.allocate(8).order(order).putInt(above).putInt(below).array());
+    /**
+     * This directory with fractions.
+     *
+     * @param parts what is above and below of each
+     */
+    public TiffDirectory withFractions(int tag, int... parts) {
+        ByteBuffer bytes = ByteBuffer.allocate(4 * parts.length).order(order);
+        IntStream.of(parts).forEach(bytes::putInt);
+        return with(tag, FRACTION, parts.length / 2, bytes.array());
     }
 
     /** This directory with bytes of no type. */

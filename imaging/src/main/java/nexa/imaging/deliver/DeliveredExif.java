@@ -36,7 +36,7 @@ final class DeliveredExif {
         }
         // A block that is none says nothing.
         TiffDirectory said = own.map(bytes -> TiffDirectory.read(bytes)
-                        .map(told -> ofFile(LeavingTags.of(told, terms), size, isInSrgb))
+                        .map(told -> ofFile(LeavingTags.of(told.apart(), terms), size, isInSrgb))
                         .orElseGet(() -> ofFile(empty(), size, isInSrgb)))
                 .orElseGet(DeliveredExif::empty);
         return Optional.of(withLines(said, terms).block());

@@ -126,8 +126,11 @@ final class LeavingTags {
         if (exif.isPresent()) {
             leaving = leaving.withBelow(TiffDirectory.EXIF, exif.get());
         }
-        Optional<TiffDirectory> place =
-                told.below(TiffDirectory.PLACE).filter(any -> terms.place()).map(LeavingTags::ofPlace);
+        // A few cameras and programs put it below the EXIF directory.
+        Optional<TiffDirectory> place = told.below(TiffDirectory.PLACE)
+                .or(() -> told.below(TiffDirectory.EXIF).flatMap(below -> below.below(TiffDirectory.PLACE)))
+                .filter(any -> terms.place())
+                .map(LeavingTags::ofPlace);
         return place.isPresent() ? leaving.withBelow(TiffDirectory.PLACE, place.get()) : leaving;
     }
 

@@ -15,6 +15,7 @@ import javax.imageio.ImageIO;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
+import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
@@ -28,8 +29,12 @@ import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Colour;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.work.WorkQueue;
@@ -106,10 +111,14 @@ class DeliveredBeyondTest extends DeliveredShoot {
     }
 
     private Picture shown(int height) throws Exception {
+        return shown(crop(), height);
+    }
+
+    private Picture shown(PhotoCrop crop, int height) throws Exception {
         CompletableFuture<Picture> picture = new CompletableFuture<>();
         try (PictureLibrary library = new PictureLibrary(
                 source, WorkQueue.withThreads("test", 1, Long.MAX_VALUE), Runnable::run, 50_000_000)) {
-            library.crop(crop(), height, new PictureLibrary.Listener() {
+            library.crop(crop, height, new PictureLibrary.Listener() {
                 @Override
                 public void ready(Picture ready) {
                     picture.complete(ready);
@@ -151,5 +160,63 @@ class DeliveredBeyondTest extends DeliveredShoot {
         String list = Files.readString(out.resolve(DeliveryList.NAME));
         assertThat(list).contains("beyond,fill,passing").contains("0.1000,colour,");
         assertThat(DeliveryCheck.sharesBeyond(plan(Set.of("wide"))).getMax()).isCloseTo(0.1, within(1e-9));
+    }
+
+    /** Paints a border of a loud colour around the photo, and trims it away. */
+    private void trimBorder() throws Exception {
+        BufferedImage bordered = TestPhotos.scene(900, 600);
+        for (int y = 0; y < 600; y++) {
+            for (int x = 0; x < 900; x++) {
+                if (x < 90 || x >= 810 || y < 60 || y >= 540) {
+                    bordered.setRGB(x, y, 0xFF00FF);
+                }
+            }
+        }
+        Files.delete(source.resolve("a.jpg"));
+        TestPhotos.write(bordered, source.resolve("a.png"));
+        Shoot plain = Shoot.of("Firing", Shoot.Order.NAME, List.of(WIDE), List.of(Photo.untouched("a.png")));
+        shoot = ShootReading.of(plain, source)
+                .appliedTo(plain)
+                .with(
+                        "a.png",
+                        photo -> photo.withPreparation(photo.preparation().withTrim(new Trim(0.1, 0.1, 0.1, 0.1))));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Beyond.Fill.class)
+    void aTrimmedBorderIsNotSeenBesideThePhotoInFilesNorOnTheStage(Beyond.Fill fill) throws Exception {
+        trimBorder();
+        Perspective leaning = new Perspective(8, 0, 100, 1, 28, SceneLines.NONE);
+        for (int way = 0; way < 4; way++) {
+            Angle angle = new Angle(way == 1 ? 4 : 0);
+            Optional<Perspective> perspective = way == 2 ? Optional.of(leaning) : Optional.empty();
+            Format format = way == 3 ? WIDE.withSize(new OutputSize.Pixels(500, 250)) : WIDE;
+            Shoot reaching = shoot.withFormats(List.of(format))
+                    .with("a.png", photo -> photo.withAngle(angle).withPerspective(perspective));
+            reaching = Reach.let(reaching, "a.png", "wide", true);
+            reaching = new Adjust(reaching, "a.png", "wide").to(new Crop(new Point(450, 300), new Size(860, 430)));
+            shoot = Reach.fill(reaching, "a.png", "wide", Beyond.USUAL.withFill(fill));
+            deliver(Set.of("wide"));
+            BufferedImage file = ImageIO.read(out.resolve("wide/a.png").toFile());
+            PhotoCrop crop = new Crops(shoot).of(shoot.photo("a.png"), format);
+            assertThat(crop.beyond()).isPositive();
+            Picture shown = shown(crop, file.getHeight());
+            for (int y = 0; y < file.getHeight(); y++) {
+                for (int x = 0; x < file.getWidth(); x++) {
+                    assertThat(isLoud(file.getRGB(x, y)))
+                            .as("%s, way %d, at %d, %d of the file", fill, way, x, y)
+                            .isFalse();
+                }
+            }
+            for (int i = 0; i < shown.width() * shown.height(); i++) {
+                assertThat(isLoud(shown.argb().get(i)))
+                        .as("%s, way %d, on the stage", fill, way)
+                        .isFalse();
+            }
+        }
+    }
+
+    private static boolean isLoud(int rgb) {
+        return (rgb >> 16 & 255) > 230 && (rgb >> 8 & 255) < 25 && (rgb & 255) > 230;
     }
 }

@@ -1,6 +1,7 @@
 package nexa.imaging.deliver;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
@@ -10,12 +11,17 @@ import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.exif.ExifThumbnailDirectory;
 import com.drew.metadata.exif.GpsDirectory;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.PixelSize;
+import nexa.core.message.Rejected;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.decode.TiffDirectory;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** EXIF blocks made true for delivered files, read back by another reader. */
 class DeliveredExifTest {
@@ -81,21 +87,92 @@ class DeliveredExifTest {
         assertThat(read(source).getFirstDirectoryOfType(GpsDirectory.class)).isNotNull();
     }
 
-    @Test
-    void aBrokenBlockIsFollowedAsFarAsItGoesAndNoFurther() {
-        byte[] whole = TestPhotos.exifWithPlace(SIZE);
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void ofABrokenBlockNoPlaceLeavesAndTheLinesAreAlwaysThere(boolean isCutAtItsEnd) {
         for (int seed = 0; seed < 2000; seed++) {
             Random random = new Random(seed);
-            byte[] broken = whole.clone();
-            for (int i = 0; i <= random.nextInt(4); i++) {
-                broken[random.nextInt(broken.length)] = (byte) random.nextInt(256);
+            byte[] whole = MadeUpCamera.directory(random).block();
+            byte[] broken = MadeUpCamera.mutated(whole, 0, whole.length, random);
+            byte[] cut = isCutAtItsEnd ? Arrays.copyOf(broken, 9 + random.nextInt(broken.length - 9)) : broken;
+            byte[] block = delivered(cut, WITH_LINES);
+            for (byte[] trace : MadeUpCamera.traces()) {
+                assertThat(indexOf(block, trace)).as("seed %d", seed).isNegative();
             }
-            byte[] cut = random.nextInt(3) == 0 ? Arrays.copyOf(broken, 9 + random.nextInt(broken.length - 9)) : broken;
-            assertThat(delivered(cut, WITH_LINES).length)
-                    .as("seed %d", seed)
-                    .isGreaterThanOrEqualTo(cut.length)
-                    .isLessThan(cut.length + 900_000);
+            ExifIFD0Directory main = read(block).getFirstDirectoryOfType(ExifIFD0Directory.class);
+            assertThat(main.getString(ExifIFD0Directory.TAG_COPYRIGHT)).isEqualTo("© Fernhill");
+            assertThat(main.getString(ExifIFD0Directory.TAG_ARTIST)).isEqualTo("Ada");
+            assertThat(DeliveredExif.fitted(block, JpegFile.MOST_EXIF).isWhole())
+                    .isTrue();
         }
+    }
+
+    @Test
+    void cameraLensExposureTimeRightsAndColourLeave() {
+        Metadata told = read(delivered(MadeUpCamera.directory(new Random(3)).block(), DeliveryTerms.USUAL));
+        ExifIFD0Directory main = told.getFirstDirectoryOfType(ExifIFD0Directory.class);
+        assertThat(main.getString(ExifIFD0Directory.TAG_MODEL)).startsWith(main.getString(ExifIFD0Directory.TAG_MAKE));
+        assertThat(main.getString(ExifIFD0Directory.TAG_COPYRIGHT)).isEqualTo("© a stranger");
+        ExifSubIFDDirectory exif = told.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+        assertThat(exif.getString(ExifSubIFDDirectory.TAG_LENS_MODEL)).endsWith(" 24-70");
+        assertThat(exif.getRationalArray(ExifSubIFDDirectory.TAG_LENS_SPECIFICATION))
+                .hasSize(4);
+        assertThat(exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).isEqualTo("2026:04:18 09:30:00");
+        assertThat(exif.getInteger(ExifSubIFDDirectory.TAG_ISO_EQUIVALENT)).isEqualTo(200);
+        assertThat(exif.getInteger(ExifSubIFDDirectory.TAG_COLOR_SPACE)).isEqualTo(1);
+        assertThat(exif.containsTag(ExifSubIFDDirectory.TAG_MAKERNOTE)).isFalse();
+        assertThat(exif.containsTag(ExifSubIFDDirectory.TAG_USER_COMMENT)).isFalse();
+        assertThat(told.getFirstDirectoryOfType(GpsDirectory.class)).isNull();
+    }
+
+    @Test
+    void asAskedThePlaceLeavesAndTheMakersNotesWhereTheyLay() {
+        TiffDirectory camera = MadeUpCamera.directory(new Random(3));
+        byte[] source = camera.block();
+        byte[] notes = camera.below(TiffDirectory.EXIF)
+                .orElseThrow()
+                .bytes(TiffDirectory.MAKER_NOTE)
+                .orElseThrow();
+        DeliveryTerms all = WITH_LINES.withCameraData(true, true).withMakerNotes(true);
+        byte[] block = delivered(source, all);
+        assertThat(read(block).getFirstDirectoryOfType(GpsDirectory.class).getGeoLocation())
+                .isNotNull();
+        assertThat(indexOf(block, notes))
+                .as("they tell places from the beginning of the block")
+                .isEqualTo(indexOf(source, notes));
+        assertThat(delivered(source, all.withMakerNotes(false)).length).isLessThan(block.length - notes.length);
+        assertThat(indexOf(delivered(source, all.withMakerNotes(false)), notes)).isNegative();
+    }
+
+    @Test
+    void aDirectoryWithoutItsEndAndOneThatCountsTooManyKeepTheLines() {
+        byte[] plain = TestPhotos.exif(1, SIZE);
+        byte[] endless = Arrays.copyOf(plain, 8 + 2 + 3 * 12);
+        byte[] counting = plain.clone();
+        counting[8] = (byte) 0xFF;
+        counting[9] = (byte) 0xFF;
+        for (byte[] broken : List.of(endless, counting, new byte[] {1, 2, 3}, new byte[0])) {
+            ExifIFD0Directory main =
+                    read(delivered(broken, WITH_LINES)).getFirstDirectoryOfType(ExifIFD0Directory.class);
+            assertThat(main.getString(ExifIFD0Directory.TAG_COPYRIGHT)).isEqualTo("© Fernhill");
+            assertThat(main.getString(ExifIFD0Directory.TAG_ARTIST)).isEqualTo("Ada");
+        }
+    }
+
+    @Test
+    void theLongestLinesStillFitIntoAJpeg() {
+        String line = "ツ".repeat(DeliveryTerms.LONGEST_LINE);
+        byte[] block = delivered(
+                MadeUpCamera.directory(new Random(1)).block(),
+                DeliveryTerms.USUAL
+                        .withCameraData(true, true)
+                        .withMakerNotes(true)
+                        .withLines(line, line));
+        ExifIFD0Directory main = read(DeliveredExif.fitted(block, JpegFile.MOST_EXIF)
+                        .block())
+                .getFirstDirectoryOfType(ExifIFD0Directory.class);
+        assertThat(main.getString(ExifIFD0Directory.TAG_ARTIST)).isEqualTo(line);
+        assertThatExceptionOfType(Rejected.class).isThrownBy(() -> DeliveryTerms.USUAL.withLines(line + "x", ""));
     }
 
     private static int indexOf(byte[] bytes, byte[] part) {

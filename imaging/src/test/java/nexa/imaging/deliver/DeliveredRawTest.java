@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
 import java.io.Reader;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Arrays;
@@ -15,6 +18,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import javax.imageio.ImageIO;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
@@ -25,14 +29,23 @@ import nexa.core.series.RawPairs;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.facts.ShootReading;
+import nexa.imaging.pictures.PixelLook;
+import nexa.imaging.raw.RawStanding;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledOnOs;
 import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Whose pixels are delivered of raw photos, and what is said of it: a raw photo alone, and one beside its JPEG. */
 @DisabledOnOs(OS.WINDOWS)
@@ -205,5 +218,124 @@ class DeliveredRawTest {
                 .startsWith("LibRaw broke down over the raw photo fern-0173.dng");
         assertThat(result.written()).hasSize(4);
         assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("raw");
+    }
+
+    /** Changes the pixels of the JPEG beside the raw file. */
+    private void changeJpeg(UnaryOperator<Mat> change) {
+        String file = source.resolve("fern-0174.jpg").toString();
+        Mat pixels = opencv_imgcodecs.imread(file);
+        opencv_imgcodecs.imwrite(file, change.apply(pixels));
+    }
+
+    private static Mat turned(Mat pixels, int how) {
+        Mat turned = new Mat();
+        opencv_core.rotate(pixels, turned, how);
+        return turned;
+    }
+
+    @Test
+    void aJpegTurnedOrCroppedInItsPixelsFramesTheRawOnes() throws Exception {
+        changeJpeg(pixels -> {
+            Mat turned = turned(pixels, opencv_core.ROTATE_90_CLOCKWISE);
+            opencv_core.flip(turned, turned, 1);
+            return new Mat(turned, new Rect(60, 90, turned.cols() - 200, turned.rows() - 160)).clone();
+        });
+        Shoot shoot = shoot();
+        assertThat(deliver(plan(shoot)).failures()).isEmpty();
+        CSVRecord row = list().get("raw/fern-0174.jpg");
+        assertThat(row.get("pixels")).isEqualTo("raw");
+        assertThat(Double.parseDouble(row.get("look"))).isLessThan(4);
+        assertThat(apart("raw/fern-0174.jpg", "photo/fern-0174.jpg")).isLessThan(8);
+        assertThat(looked(shoot).raw(shoot.photo("fern-0174.jpg"))).contains(RawStanding.READY);
+    }
+
+    private ShootReading looked(Shoot shoot) {
+        return PixelLook.of(source, shoot.photos(), ShootReading.of(shoot, source), shoot.formats());
+    }
+
+    @Test
+    void pixelsThatAreNotThePhotosAreNotDeliveredAndThatIsSaidBeforeAndAfter() throws Exception {
+        Files.copy(
+                source.resolve("fern-0175.jpg"), source.resolve("fern-0174.jpg"), StandardCopyOption.REPLACE_EXISTING);
+        Shoot shoot = shoot();
+        DeliveryPlan plan = plan(shoot);
+        assertThat(DeliveryCheck.of(shoot, looked(shoot), plan))
+                .filteredOn(finding -> finding.kind() == DeliveryCheck.Kind.RAW_UNLIKE)
+                .containsExactly(new DeliveryCheck.Finding(DeliveryCheck.Kind.RAW_UNLIKE, "fern-0174.jpg", "raw"));
+        assertThat(deliver(plan).failures()).isEmpty();
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("photo: the raw is not like it");
+        assertThat(apart("raw/fern-0174.jpg", "photo/fern-0174.jpg")).isCloseTo(0, within(1e-9));
+
+        Delivery.Result again = deliver(plan(shoot));
+        assertThat(again.kept()).hasSize(6);
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels"))
+                .as("of a file that was kept")
+                .isEqualTo("photo: the raw is not like it");
+    }
+
+    private static void tint(Mat pixels, Scalar shares) {
+        Mat share = new Mat(pixels.rows(), pixels.cols(), opencv_core.CV_32FC3, shares);
+        opencv_core.multiply(pixels, share, pixels, 1, opencv_core.CV_8U);
+    }
+
+    @Test
+    void anotherLookOfTheSamePictureIsNotThePhotosEither() throws Exception {
+        changeJpeg(pixels -> {
+            tint(new Mat(pixels, new Rect(0, 0, pixels.cols() / 2, pixels.rows())), new Scalar(1, 0.8, 0.3, 0));
+            tint(
+                    new Mat(pixels, new Rect(pixels.cols() / 2, 0, pixels.cols() / 2, pixels.rows())),
+                    new Scalar(0.3, 0.8, 1, 0));
+            return pixels;
+        });
+        assertThat(deliver(plan(shoot())).failures()).isEmpty();
+        assertThat(list().get("raw/fern-0174.jpg").get("pixels")).isEqualTo("photo: the raw is not like it");
+    }
+
+    /** A raw file in which an entry says another number. */
+    private static byte[] lying(byte[] raw, int tag, int number) {
+        byte[] lying = raw.clone();
+        ByteBuffer file = ByteBuffer.wrap(lying).order(ByteOrder.LITTLE_ENDIAN);
+        for (int at = 8; at + 12 <= lying.length; at += 2) {
+            boolean isEntry = (file.getShort(at) & 0xFFFF) == tag
+                    && (file.getShort(at + 2) == 3 || file.getShort(at + 2) == 4)
+                    && file.getInt(at + 4) == 1;
+            if (isEntry) {
+                file.putInt(at + 8, number);
+            }
+        }
+        assertThat(lying).isNotEqualTo(raw);
+        return lying;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"50717, 0", "50717, 90"})
+    void aRawPhotoWhoseNumbersLieGivesItsCamerasPicture(int tag, int number) throws Exception {
+        Path alone = source.resolve("fern-0173.dng");
+        Files.write(alone, lying(Files.readAllBytes(alone), tag, number));
+        Shoot shoot = shoot();
+        PixelSize size = shoot.photo("fern-0173.dng").pixels().orElseThrow();
+        assertThat(deliver(plan(shoot)).failures()).isEmpty();
+        assertThat(list().get("photo/fern-0173.jpg").get("pixels")).isEqualTo("photo: the raw is not like it");
+        BufferedImage file = ImageIO.read(out.resolve("photo/fern-0173.jpg").toFile());
+        assertThat(file.getWidth()).isEqualTo(Math.min(size.width(), size.height()));
+    }
+
+    @Test
+    void aPictureOfAnotherSizeThanTheSensorsIsRefused() throws Exception {
+        standIn("printf 'P6\\n600 400\\n65535\\n'; head -c 1440000 /dev/zero");
+        Delivery.Result result = deliver(plan(shoot()));
+        assertThat(result.failures())
+                .extracting(failure -> failure.item().name())
+                .containsExactlyInAnyOrder("raw/fern-0173.jpg", "photo/fern-0173.jpg", "raw/fern-0174.jpg");
+        assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason())).contains("LibRaw makes no picture of");
+    }
+
+    @Test
+    void howARawFileLooksIsKeptWithWhatWasDelivered() throws Exception {
+        deliver(plan(shoot()));
+        String look = list().get("raw/fern-0174.jpg").get("look");
+        assertThat(look).isNotEmpty();
+        assertThat(deliver(plan(shoot())).written()).isEmpty();
+        assertThat(list().get("raw/fern-0174.jpg").get("look")).isEqualTo(look);
     }
 }
