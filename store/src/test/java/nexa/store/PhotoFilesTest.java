@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
@@ -65,7 +64,7 @@ class PhotoFilesTest {
     /** Of a file that was to take the place of an earlier one. */
     private static DeliveredFile coming(DeliveredFile line) {
         DeliveredFile.Contents contents = new DeliveredFile.Contents(
-                DeliveredFile.Phase.COMING, "TIFF 2", "00ff", Instant.ofEpochSecond(1), "photo", "");
+                DeliveredFile.Phase.COMING, "TIFF 2", "00ff", "1970-01-01T00:00:01Z", "photo", "");
         return new DeliveredFile(
                 line.name(), line.file(), line.making(), line.length(), line.source(), Optional.of(contents));
     }

@@ -32,6 +32,7 @@ class PhrasesTest {
             "nexa-shoot journal kept aside ",
             "pixels across",
             "pixels down",
+            "photo: the raw is not like it",
             "No space left",
             "name too long");
 

@@ -1,7 +1,5 @@
 package nexa.core.format;
 
-import java.time.DateTimeException;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
@@ -44,11 +42,11 @@ public record DeliveredFile(
      *
      * @param steps the versions of all that makes files, when it was made
      * @param digest SHA-256, in hexadecimal digits
-     * @param modified the time that its file says
+     * @param modified the time that its file says, as ISO 8601 has it
      * @param pixels whose pixels it has, in words
      * @param look how different a raw file's pixels look from the camera's picture, as a number, "" if that is not known
      */
-    public record Contents(Phase phase, String steps, String digest, Instant modified, String pixels, String look) {
+    public record Contents(Phase phase, String steps, String digest, String modified, String pixels, String look) {
         /** The same at another phase. */
         public Contents at(Phase newPhase) {
             return new Contents(newPhase, steps, digest, modified, pixels, look);
@@ -70,19 +68,14 @@ public record DeliveredFile(
                     Long.parseLong(parts.get(3)),
                     count > 4 ? Optional.of(parts.get(4)) : Optional.empty(),
                     count == PARTS ? Optional.of(contents(parts.subList(5, PARTS))) : Optional.empty()));
-        } catch (DateTimeException | IllegalArgumentException e) {
+        } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
     }
 
     private static Contents contents(List<String> parts) {
         return new Contents(
-                Phase.valueOf(parts.get(5)),
-                parts.get(0),
-                parts.get(1),
-                Instant.parse(parts.get(2)),
-                parts.get(3),
-                parts.get(4));
+                Phase.valueOf(parts.get(5)), parts.get(0), parts.get(1), parts.get(2), parts.get(3), parts.get(4));
     }
 
     /** As {@link #parse} reads it. */
@@ -95,7 +88,7 @@ public record DeliveredFile(
                                         GAP,
                                         known.steps(),
                                         known.digest(),
-                                        known.modified().toString(),
+                                        known.modified(),
                                         known.pixels(),
                                         known.look(),
                                         // Last, so that a line that was cut off is none.

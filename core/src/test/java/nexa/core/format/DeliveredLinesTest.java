@@ -2,7 +2,6 @@ package nexa.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile.Phase;
@@ -17,12 +16,7 @@ class DeliveredLinesTest {
                 length,
                 Optional.of("."),
                 Optional.of(new DeliveredFile.Contents(
-                        phase,
-                        "JPEG 1, TIFF 2",
-                        "00ff",
-                        Instant.parse("2026-04-18T09:30:00.123456789Z"),
-                        "raw",
-                        "1.93")));
+                        phase, "JPEG 1, TIFF 2", "00ff", "2026-04-18T09:30:00.123456789Z", "raw", "1.93")));
     }
 
     @Test
@@ -41,7 +35,6 @@ class DeliveredLinesTest {
         assertThat(DeliveredFile.parse("a.jpg\ta.jpg\tmaking\t99999999999999999999"))
                 .isEmpty();
         assertThat(DeliveredFile.parse(line.line().replace("DONE", "GONE"))).isEmpty();
-        assertThat(DeliveredFile.parse(line.line().replace("2026", "x"))).isEmpty();
     }
 
     @Test

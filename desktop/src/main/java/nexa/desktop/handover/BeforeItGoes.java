@@ -21,21 +21,31 @@ import nexa.imaging.deliver.DeliveryPlan;
 
 /** What is to be known before a delivery goes, each with a way to the photos it is about. */
 final class BeforeItGoes {
-    private final VBox node = new VBox(8);
+    private final VBox lines = new VBox(8);
+    private final Label looking = Parts.label("", "small", "quiet");
+    private final VBox node = new VBox(8, lines, looking);
     private final Consumer<List<DeliveryCheck.Finding>> lookAt;
 
     /** @param lookAt shows the photos that something was found in */
     BeforeItGoes(Consumer<List<DeliveryCheck.Finding>> lookAt) {
         this.lookAt = lookAt;
+        looking.setWrapText(true);
+        showLooksLeft(0);
     }
 
     Node node() {
         return node;
     }
 
-    /** @param looksLeft how many photos there still are to be looked at */
-    void show(Foreseen known, List<Format> formats, int looksLeft) {
-        node.getChildren().clear();
+    /** How many photos there still are to be looked at. */
+    void showLooksLeft(int left) {
+        looking.setText(Words.get("before.looking", left));
+        looking.setVisible(left > 0);
+        looking.setManaged(left > 0);
+    }
+
+    void show(Foreseen known, List<Format> formats) {
+        lines.getChildren().clear();
         if (known.isTooMuch()) {
             String words = Words.get("before.noRoom", ByteWords.of(known.likely()), ByteWords.of(known.room()));
             tell(Parts.square(), words, "broken", List.of());
@@ -47,12 +57,9 @@ final class BeforeItGoes {
             }
         }
         tellBeyond(known.beyond());
-        if (looksLeft > 0) {
-            tell(null, Words.get("before.looking", looksLeft), "quiet", List.of());
-        }
         if (isAllWaiting(formats)) {
             tell(Parts.triangle(), Words.get("before.waits"), "look", List.of());
-        } else if (node.getChildren().isEmpty()) {
+        } else if (lines.getChildren().isEmpty()) {
             tell(Parts.tick(), Words.get("before.nothing"), "fine", List.of());
         } else if (known.of(DeliveryCheck.Kind.SAME_NAME).isEmpty()) {
             tell(Parts.tick(), Words.get("before.names"), "fine", List.of());
@@ -112,6 +119,6 @@ final class BeforeItGoes {
             show.setMinWidth(Region.USE_PREF_SIZE);
             line.getChildren().add(show);
         }
-        node.getChildren().add(line);
+        lines.getChildren().add(line);
     }
 }

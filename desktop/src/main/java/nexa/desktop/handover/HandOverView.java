@@ -75,7 +75,7 @@ public final class HandOverView extends View {
         node.setRight(side());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
-        subscriptions.listen(session.looksLeftProperty(), this::refresh);
+        subscriptions.listen(session.looksLeftProperty(), this::showLooksLeft);
         showDelivery();
         refresh();
     }
@@ -153,15 +153,15 @@ public final class HandOverView extends View {
         deliver.setDisable(files == 0 || isDelivering());
     }
 
+    private void showLooksLeft() {
+        before.showLooksLeft(session.looksLeftProperty().get());
+    }
+
     private void show(Foreseen known) {
         note.show(known.plan());
         destination.showRoom(known.room());
-        List<DeliveryPlan.Item> files = known.plan().files();
-        session.lookAtPixels(
-                files.stream().map(DeliveryPlan.Item::photo).collect(Collectors.toSet()),
-                files.stream().map(DeliveryPlan.Item::format).distinct().toList());
-        before.show(
-                known, session.shoot().formats(), session.looksLeftProperty().get());
+        session.lookAtPixels(known.toLookAt(), known.formats());
+        before.show(known, session.shoot().formats());
     }
 
     /**

@@ -48,9 +48,9 @@ final class PixelLooks {
     /** Looks at photos that may go in some formats, if that was not done yet. */
     void look(Collection<Photo> photos, List<Format> formats) {
         Map<String, PhotoFacts> again = new HashMap<>();
-        for (Photo photo : photos) {
+        for (Photo photo : PixelLook.wanted(photos.stream(), reading.now(), formats)) {
             PhotoFacts facts = reading.now().facts().get(photo.file());
-            if (facts == null || reading.hasProblem(photo) || !PixelLook.isWanted(photo, facts, formats)) {
+            if (reading.hasProblem(photo)) {
                 continue;
             }
             Asked asked =

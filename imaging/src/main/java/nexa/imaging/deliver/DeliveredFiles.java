@@ -14,7 +14,7 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
-import java.time.Instant;
+import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
@@ -150,8 +150,7 @@ final class DeliveredFiles {
                 .toList();
         List<DeliveredFile> sameTime = likely.stream()
                 .filter(line -> line.contents()
-                        .filter(known ->
-                                known.modified().equals(now.lastModifiedTime().toInstant()))
+                        .filter(known -> known.modified().equals(words(now.lastModifiedTime())))
                         .isPresent())
                 .toList();
         if (sameTime.size() == 1) {
@@ -167,6 +166,10 @@ final class DeliveredFiles {
                 .map(line -> new Delivered(path, line));
     }
 
+    private static String words(FileTime modified) {
+        return modified.toInstant().toString();
+    }
+
     private static String digest(Path file) throws IOException {
         return MoreFiles.asByteSource(file).hash(Hashing.sha256()).toString();
     }
@@ -174,7 +177,7 @@ final class DeliveredFiles {
     /** Keeps with a file that turned out to be finished what was only in part known of it. */
     synchronized void settle(Delivered finished, PixelOrigin origin) throws IOException {
         DeliveredFile line = finished.line();
-        Instant modified = Files.getLastModifiedTime(finished.path()).toInstant();
+        String modified = words(Files.getLastModifiedTime(finished.path()));
         boolean isKnown = line.isDone()
                 && line.contents()
                         .filter(known -> known.modified().equals(modified))
@@ -209,7 +212,7 @@ final class DeliveredFiles {
                 DeliveredFile.Phase.COMING,
                 MakingStep.versions(),
                 written.digest(),
-                Files.getLastModifiedTime(written.path()).toInstant(),
+                words(Files.getLastModifiedTime(written.path())),
                 origin.words(),
                 origin.differenceWords());
         return new DeliveredFile(

@@ -3,7 +3,6 @@ package nexa.imaging.deliver;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.message.EnumName;
 import nexa.core.message.Message;
 
 /** Counts the files that were there as they were asked for, made by an earlier version of some step, and were made anew. */
@@ -24,8 +23,8 @@ final class MadeAnew {
     /** How many there were, and why; empty if there were none. */
     synchronized Optional<Message> told() {
         return steps.stream()
-                .map(step -> Message.of("anew." + EnumName.of(step)))
-                .reduce((some, next) -> Message.of("anew.and", some, next))
-                .map(reasons -> Message.of("anew", files, reasons));
+                .map(MakingStep::anew)
+                .reduce((some, next) -> Message.of("delivered.anewAnd", some, next))
+                .map(reasons -> Message.of("delivered.anew", files, reasons));
     }
 }

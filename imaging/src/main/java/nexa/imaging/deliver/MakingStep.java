@@ -5,29 +5,37 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nexa.core.message.Message;
 
 /**
  * What makes a file's bytes, each with a version, which rises when the same photo, crop and format come out as other bytes.
  * Files that were made by another version are made anew, if they were made by that step at all.
  */
 enum MakingStep {
-    JPEG(1),
-    PNG(1),
+    JPEG(1, "delivered.anewJpeg"),
+    PNG(1, "delivered.anewPng"),
     /** Since 2 by libtiff: strips that do not become smaller were cut short before. */
-    TIFF(2),
+    TIFF(2, "delivered.anewTiff"),
     /** What the camera noted. Since 2 built of what may leave; copied and mended before. */
-    CAMERA_DATA(2),
+    CAMERA_DATA(2, "delivered.anewCameraData"),
     /** Turned or reshaped pixels. */
-    WARP(1),
+    WARP(1, "delivered.anewWarp"),
     /** A colour around a photo with a trimmed border. Since 2 without that border. */
-    TRIMMED_FILL(2),
+    TRIMMED_FILL(2, "delivered.anewTrimmedFill"),
     /** The raw file's pixels. Since 2 framed over all turns, and only where they are the photo's. */
-    RAW(2);
+    RAW(2, "delivered.anewRaw");
 
     private final int version;
+    private final String anew;
 
-    MakingStep(int version) {
+    MakingStep(int version, String anew) {
         this.version = version;
+        this.anew = anew;
+    }
+
+    /** Why files of the version before are made anew. */
+    Message anew() {
+        return Message.of(anew);
     }
 
     /** The versions of all steps, as kept with a file. */

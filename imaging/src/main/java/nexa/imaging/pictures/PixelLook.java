@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoFile;
@@ -22,9 +23,16 @@ import nexa.imaging.raw.RawStanding;
 public final class PixelLook {
     private PixelLook() {}
 
-    /** Whether there is anything to look for in a photo that goes in some formats, by what is known of it. */
-    public static boolean isWanted(Photo photo, PhotoFacts facts, Collection<Format> formats) {
-        return wantsRaw(photo, facts, formats) || facts.stored().mayBeSeeThrough();
+    /** Those of some photos, which go in some formats, of which there is something to look for, by what is known of them. */
+    public static List<Photo> wanted(Stream<Photo> photos, ShootReading reading, Collection<Format> formats) {
+        return photos.distinct()
+                .filter(photo -> {
+                    PhotoFacts facts = reading.facts().get(photo.file());
+                    return facts != null
+                            && (wantsRaw(photo, facts, formats)
+                                    || facts.stored().mayBeSeeThrough());
+                })
+                .toList();
     }
 
     private static boolean wantsRaw(Photo photo, PhotoFacts facts, Collection<Format> formats) {
@@ -53,12 +61,7 @@ public final class PixelLook {
     public static ShootReading of(
             Path folder, Collection<Photo> photos, ShootReading reading, Collection<Format> formats) {
         Map<String, PhotoFacts> looked = new ConcurrentHashMap<>();
-        List<Photo> wanted = photos.stream()
-                .distinct()
-                .filter(photo -> reading.facts().containsKey(photo.file()))
-                .filter(photo -> isWanted(photo, reading.facts().get(photo.file()), formats))
-                .toList();
-        wanted.parallelStream().forEach(photo -> {
+        wanted(photos.stream(), reading, formats).parallelStream().forEach(photo -> {
             try {
                 looked.put(photo.file(), of(folder, photo, reading.facts().get(photo.file()), formats));
             } catch (PhotoProblem e) {
