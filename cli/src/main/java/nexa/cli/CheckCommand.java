@@ -64,11 +64,15 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     /** What is known of the photos that go once their pixels were looked at. */
-    private static ShootReading looked(OpenedShoot opened, DeliveryPlan plan) {
-        Set<Photo> photos = plan.files().stream().map(DeliveryPlan.Item::photo).collect(Collectors.toSet());
-        Set<Format> formats =
-                plan.files().stream().map(DeliveryPlan.Item::format).collect(Collectors.toSet());
-        return PixelLook.of(opened.folder(), photos, opened.reading(), formats);
+    private ShootReading looked(OpenedShoot opened, DeliveryPlan plan) {
+        List<Format> formats =
+                plan.files().stream().map(DeliveryPlan.Item::format).distinct().toList();
+        List<Photo> wanted =
+                PixelLook.wanted(plan.files().stream().map(DeliveryPlan.Item::photo), opened.reading(), formats);
+        if (!wanted.isEmpty()) {
+            spec.commandLine().getErr().println(NexaCommand.WORDS.get("cli.looking", wanted.size()));
+        }
+        return PixelLook.of(opened.folder(), wanted, opened.reading(), formats);
     }
 
     /** The formats that go; where all wait, those that may. */
