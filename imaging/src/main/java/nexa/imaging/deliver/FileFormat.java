@@ -4,6 +4,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -30,6 +33,25 @@ interface FileFormat {
 
     /** The file, whole. */
     Made encode(Contents contents);
+
+    /**
+     * A file of nothing but pixels, made by OpenCV.
+     *
+     * @param ending of its kind, with the dot
+     * @param settings OpenCV's, each with its value
+     */
+    static byte[] plain(String ending, Mat pixels, int... settings) {
+        try (BytePointer encoded = new BytePointer();
+                IntPointer all = new IntPointer(settings)) {
+            if (!opencv_imgcodecs.imencode(ending, pixels, encoded, all)) {
+                throw new IllegalStateException(
+                        pixels.cols() + " × " + pixels.rows() + " pixels did not become a file of " + ending);
+            }
+            byte[] bytes = new byte[(int) encoded.limit()];
+            encoded.get(bytes);
+            return bytes;
+        }
+    }
 
     /** The kind that files of a type are written as. */
     static FileFormat of(FileSpec.Type type) {

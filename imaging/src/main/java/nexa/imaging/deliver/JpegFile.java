@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.format.FileSpec;
 import nexa.core.message.Message;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -56,22 +54,15 @@ final class JpegFile implements FileFormat {
     }
 
     private static byte[] plain(Mat pixels, FileSpec spec) {
-        try (BytePointer encoded = new BytePointer();
-                IntPointer settings = new IntPointer(
-                        opencv_imgcodecs.IMWRITE_JPEG_QUALITY,
-                        spec.quality(),
-                        opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR,
-                        spec.sampling() == FileSpec.Sampling.FULL
-                                ? opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_444
-                                : opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_420)) {
-            if (!opencv_imgcodecs.imencode(".jpg", pixels, encoded, settings)) {
-                throw new IllegalStateException(
-                        pixels.cols() + " × " + pixels.rows() + " pixels did not become a JPEG");
-            }
-            byte[] bytes = new byte[(int) encoded.limit()];
-            encoded.get(bytes);
-            return bytes;
-        }
+        return FileFormat.plain(
+                ".jpg",
+                pixels,
+                opencv_imgcodecs.IMWRITE_JPEG_QUALITY,
+                spec.quality(),
+                opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR,
+                spec.sampling() == FileSpec.Sampling.FULL
+                        ? opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_444
+                        : opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_FACTOR_420);
     }
 
     /** Where the encoder's own APPn segments, which stand right after the start, end. */

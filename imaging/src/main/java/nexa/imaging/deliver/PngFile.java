@@ -9,8 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** A PNG of 8 or 16 bits with the photo's metadata, its profile and the pixels per inch it is meant for. */
@@ -26,7 +24,7 @@ final class PngFile implements FileFormat {
     }
 
     private static byte[] encode(Mat pixels, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
-        byte[] plain = plain(pixels);
+        byte[] plain = FileFormat.plain(".png", pixels);
         ByteArrayOutputStream out = new ByteArrayOutputStream(plain.length + 4096);
         out.write(plain, 0, AFTER_HEADER);
         profile.ifPresent(bytes -> chunk(out, "iCCP", named(bytes)));
@@ -44,17 +42,6 @@ final class PngFile implements FileFormat {
         exif.ifPresent(block -> chunk(out, "eXIf", block));
         out.write(plain, AFTER_HEADER, plain.length - AFTER_HEADER);
         return out.toByteArray();
-    }
-
-    private static byte[] plain(Mat pixels) {
-        try (BytePointer encoded = new BytePointer()) {
-            if (!opencv_imgcodecs.imencode(".png", pixels, encoded)) {
-                throw new IllegalStateException(pixels.cols() + " × " + pixels.rows() + " pixels did not become a PNG");
-            }
-            byte[] bytes = new byte[(int) encoded.limit()];
-            encoded.get(bytes);
-            return bytes;
-        }
     }
 
     /** A profile as its chunk has it: a name, a zero, the way of packing, then the packed bytes. */

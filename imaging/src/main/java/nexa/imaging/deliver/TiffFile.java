@@ -4,8 +4,6 @@ import java.nio.ByteOrder;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.imaging.decode.TiffDirectory;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -32,23 +30,16 @@ final class TiffFile implements FileFormat {
     private static byte[] plain(Mat pixels) {
         int bytesARow = (int) (pixels.cols() * pixels.elemSize());
         int rows = Math.max(1, Math.min(pixels.rows(), STRIP / bytesARow));
-        try (BytePointer encoded = new BytePointer();
-                IntPointer settings = new IntPointer(
-                        opencv_imgcodecs.IMWRITE_TIFF_COMPRESSION,
-                        opencv_imgcodecs.IMWRITE_TIFF_COMPRESSION_ADOBE_DEFLATE,
-                        // Differences between neighbours pack far better than values, in photos.
-                        opencv_imgcodecs.IMWRITE_TIFF_PREDICTOR,
-                        opencv_imgcodecs.IMWRITE_TIFF_PREDICTOR_HORIZONTAL,
-                        opencv_imgcodecs.IMWRITE_TIFF_ROWSPERSTRIP,
-                        rows)) {
-            if (!opencv_imgcodecs.imencode(".tif", pixels, encoded, settings)) {
-                throw new IllegalStateException(
-                        pixels.cols() + " × " + pixels.rows() + " pixels did not become a TIFF");
-            }
-            byte[] bytes = new byte[(int) encoded.limit()];
-            encoded.get(bytes);
-            return bytes;
-        }
+        return FileFormat.plain(
+                ".tif",
+                pixels,
+                opencv_imgcodecs.IMWRITE_TIFF_COMPRESSION,
+                opencv_imgcodecs.IMWRITE_TIFF_COMPRESSION_ADOBE_DEFLATE,
+                // Differences between neighbours pack far better than values, in photos.
+                opencv_imgcodecs.IMWRITE_TIFF_PREDICTOR,
+                opencv_imgcodecs.IMWRITE_TIFF_PREDICTOR_HORIZONTAL,
+                opencv_imgcodecs.IMWRITE_TIFF_ROWSPERSTRIP,
+                rows);
     }
 
     private static byte[] described(Optional<byte[]> profile, OptionalDouble ppi, byte[] plain) {
