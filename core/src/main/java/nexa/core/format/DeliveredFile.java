@@ -57,7 +57,9 @@ public record DeliveredFile(
     public static Optional<DeliveredFile> parse(String line) {
         List<String> parts = List.of(line.split(GAP, -1));
         int count = parts.size();
-        if (count != 4 && count != 5 && count != PARTS || !parts.get(3).matches("[0-9]{1,18}")) {
+        boolean isLine = count == 4 || count == 5 || count == PARTS;
+        // No file system has a name with that letter, and asking for one would fail.
+        if (!isLine || line.indexOf('\0') >= 0 || !parts.get(3).matches("[0-9]{1,18}")) {
             return Optional.empty();
         }
         try {

@@ -35,6 +35,7 @@ class DeliveredLinesTest {
         assertThat(DeliveredFile.parse("a.jpg\ta.jpg\tmaking\t99999999999999999999"))
                 .isEmpty();
         assertThat(DeliveredFile.parse(line.line().replace("DONE", "GONE"))).isEmpty();
+        assertThat(DeliveredFile.parse(line.line().replace("a-2", "a\0"))).isEmpty();
     }
 
     @Test

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
 import nexa.core.format.PixelSize;
 
 /** TIFF, by Java: OpenCV does not read all of them well. Whether one is whole is not known before it is decoded. */
@@ -13,8 +14,9 @@ final class TiffDecoder implements PhotoDecoder {
     private static final int WIDTH = 256;
     private static final int HEIGHT = 257;
     private static final int PROFILE = 34_675;
-    /** What samples there are beside those of colours. */
-    private static final int EXTRA_SAMPLES = 338;
+    private static final int SAMPLES = 277;
+    /** So many samples a pixel are those of plain colours; what others may be is not always said. */
+    private static final Set<Long> OF_COLOURS = Set.of(1L, 3L);
 
     @Override
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException {
@@ -27,7 +29,7 @@ final class TiffDecoder implements PhotoDecoder {
                     new StoredPixels(
                             new PixelSize(Math.toIntExact(width), Math.toIntExact(height)),
                             0,
-                            first.number(EXTRA_SAMPLES).isPresent()),
+                            !OF_COLOURS.contains(first.number(SAMPLES).orElse(1))),
                     PhotoHeader.exif(Optional.of(first.only(SourceMetadata.OF_THE_PHOTO::contains))));
         }
     }
