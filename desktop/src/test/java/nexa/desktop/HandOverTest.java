@@ -69,7 +69,7 @@ class HandOverTest extends WindowTest {
         assertThat(lookup("#terms-makerNotes-warning").query().isVisible()).isFalse();
         interact(() -> lookup("#terms-makerNotes").<CheckBox>query().setSelected(true));
         waitFor(() -> isShown(lookup("#terms-makerNotes-warning").query()));
-        assertThat(words()).anyMatch(text -> text.contains("Places, and pictures of the whole photo, may be in them"));
+        assertThat(words()).anyMatch(text -> text.contains("Places, and pictures of the whole photo, may be in it"));
         interact(() -> lookup("#terms-camera").<CheckBox>query().setSelected(false));
         assertThat(lookup("#terms-makerNotes").query().isDisabled()).isTrue();
         assertThat(lookup("#terms-makerNotes-warning").query().isVisible()).isFalse();

@@ -7,6 +7,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextFormatter;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -50,15 +51,14 @@ final class TermsEditor {
                     change -> change.getControlNewText().length() > DeliveryTerms.LONGEST_LINE ? null : change));
             line.textProperty().addListener(observed -> keep());
         }
-        HBox data = new HBox(14, camera, place);
+        FlowPane data = new FlowPane(14, 6, camera, makerNotes, place);
         Label warning = Parts.label(Words.get("terms.makerNotes.warning"), "small", "look");
         warning.setId("terms-makerNotes-warning");
         warning.setWrapText(true);
         warning.setGraphic(Parts.triangle());
         warning.visibleProperty().bind(makerNotes.selectedProperty().and(camera.selectedProperty()));
         warning.managedProperty().bind(warning.visibleProperty());
-        node = new VBox(
-                6, data, makerNotes, warning, row("copyright", copyright), row("creator", creator), list, replaces);
+        node = new VBox(6, data, warning, row("copyright", copyright), row("creator", creator), list, replaces);
     }
 
     private static CheckBox box(String key) {
