@@ -52,6 +52,7 @@ final class WriteProblem {
         if (reason.contains("name too long")) {
             return Message.of("write.nameTooLong", file.getFileName(), folder);
         }
-        return Message.of("write.failed", file, hasReason ? reason : Telling.of(problem));
+        Object told = hasReason ? reason : Telling.of(problem);
+        return Files.exists(file) ? Message.of("write.held", file, told) : Message.of("write.failed", file, told);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
+import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import nexa.imaging.TestPhotos;
@@ -52,5 +53,13 @@ class WriteProblemTest {
         assertThat(words(new IOException("Input/output error")))
                 .isEqualTo(folder.resolve("a.jpg") + " could not be written: Input/output error");
         assertThat(words(new IOException())).contains("could not be written");
+    }
+
+    @Test
+    void aFileThatCannotBeReplacedMayBeOpenElsewhere() throws IOException {
+        Files.writeString(folder.resolve("a.jpg"), "held");
+        assertThat(words(new FileSystemException("x", null, "Operation not permitted")))
+                .startsWith(folder.resolve("a.jpg") + " could not be replaced: Operation not permitted")
+                .contains("Close it where it is open");
     }
 }
