@@ -2,7 +2,6 @@ package nexa.desktop.session;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -150,20 +149,13 @@ final class PhotoReading {
         reading.set(reading.get().plus(new ShootReading(Map.of(), problems)));
     }
 
-    /** More is known of photos, whose files are the ones that were read. */
-    void know(Map<String, PhotoFacts> more) {
-        if (more.isEmpty()) {
-            return;
-        }
+    /** More is known of a photo, unless its file is another one by now. */
+    void know(String file, PhotoFacts more) {
         turns.now(() -> {
-            Map<String, PhotoFacts> same = new HashMap<>(more);
-            Map<String, PhotoFacts> read = reading.get().facts();
-            same.entrySet()
-                    .removeIf(entry -> !read.containsKey(entry.getKey())
-                            || !read.get(entry.getKey())
-                                    .identity()
-                                    .equals(entry.getValue().identity()));
-            reading.set(reading.get().plus(new ShootReading(same, Map.of())));
+            PhotoFacts read = reading.get().facts().get(file);
+            if (read != null && read.identity().equals(more.identity())) {
+                reading.set(reading.get().plus(new ShootReading(Map.of(file, more), Map.of())));
+            }
         });
     }
 

@@ -5,12 +5,10 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import nexa.core.format.Format;
-import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
@@ -18,10 +16,7 @@ import nexa.imaging.pictures.PixelLook;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 
-/**
- * Looks in the background for what only the pixels of photos tell and is said of them before they go; each photo
- * once.
- */
+/** Looks in the background for what only the pixels of photos tell and is said of them before they go. */
 final class PixelLooks {
     private final Path folder;
     private final PhotoReading reading;
@@ -29,11 +24,15 @@ final class PixelLooks {
     private final WorkQueue queue = WorkQueue.withThreads("looks", 1, Long.MAX_VALUE);
 
     private final ReadOnlyIntegerWrapper left = new ReadOnlyIntegerWrapper();
-    /** By what was asked for; empty while it is being looked for, and where that was not possible. */
-    private final Map<Asked, Optional<PhotoFacts>> known = new HashMap<>();
+    /** By file: what was known of the photos that were looked at when that was asked for, then what is known since. */
+    private final Map<String, Looked> looks = new HashMap<>();
 
-    /** A photo's file, and whether its raw file is of interest too. */
-    private record Asked(String file, FileIdentity identity, boolean wantsRaw) {}
+    /** @param wantsRaw whether its raw file was of interest too */
+    private record Looked(PhotoFacts facts, boolean wantsRaw) {
+        boolean tells(PhotoFacts now, boolean wantsRawNow) {
+            return facts.equals(now) && (wantsRaw || !wantsRawNow);
+        }
+    }
 
     PixelLooks(Path folder, PhotoReading reading) {
         this.folder = folder;
@@ -45,45 +44,38 @@ final class PixelLooks {
         return left.getReadOnlyProperty();
     }
 
-    /** Looks at photos that may go in some formats, if that was not done yet. */
+    /** Looks at photos that may go in some formats, if that was not done since their files were read. */
     void look(Collection<Photo> photos, List<Format> formats) {
-        Map<String, PhotoFacts> again = new HashMap<>();
         for (Photo photo : PixelLook.wanted(photos.stream(), reading.now(), formats)) {
             PhotoFacts facts = reading.now().facts().get(photo.file());
-            if (reading.hasProblem(photo)) {
-                continue;
-            }
-            Asked asked =
-                    new Asked(photo.file(), facts.identity(), formats.stream().anyMatch(photo::wantsRaw));
-            if (known.containsKey(asked)) {
-                known.get(asked)
-                        .filter(looked -> !looked.equals(facts))
-                        .ifPresent(looked -> again.put(photo.file(), looked));
-            } else {
-                known.put(asked, Optional.empty());
+            boolean wantsRaw = formats.stream().anyMatch(photo::wantsRaw);
+            Looked before = looks.get(photo.file());
+            if (!reading.hasProblem(photo) && (before == null || !before.tells(facts, wantsRaw))) {
+                looks.put(photo.file(), new Looked(facts, wantsRaw));
                 left.set(left.get() + 1);
-                queue.add(Urgency.IDLE, WorkQueue.LIGHT, ticket -> look(photo, facts, formats, asked));
+                queue.add(Urgency.IDLE, WorkQueue.LIGHT, ticket -> look(photo, facts, formats, wantsRaw));
             }
         }
-        reading.know(again);
     }
 
     /** In the background. */
-    private void look(Photo photo, PhotoFacts facts, List<Format> formats, Asked asked) {
-        Optional<PhotoFacts> looked = looked(photo, facts, formats);
+    private void look(Photo photo, PhotoFacts facts, List<Format> formats, boolean wantsRaw) {
+        PhotoFacts known = looked(photo, facts, formats);
         Platform.runLater(() -> {
-            known.put(asked, looked);
+            looks.put(photo.file(), new Looked(known, wantsRaw));
             left.set(left.get() - 1);
-            looked.filter(news -> !news.equals(facts)).ifPresent(news -> reading.know(Map.of(photo.file(), news)));
+            if (!known.equals(facts)) {
+                reading.know(photo.file(), known);
+            }
         });
     }
 
-    private Optional<PhotoFacts> looked(Photo photo, PhotoFacts facts, List<Format> formats) {
+    private PhotoFacts looked(Photo photo, PhotoFacts facts, List<Format> formats) {
         try {
-            return Optional.of(PixelLook.of(folder, photo, facts, formats));
+            return PixelLook.of(folder, photo, facts, formats);
         } catch (PhotoProblem e) {
             // Whoever needs its pixels tells.
-            return Optional.empty();
+            return facts;
         }
     }
 

@@ -119,6 +119,8 @@ public final class PhotoPixels {
         try (Mat pixels = decoded(Integer.MAX_VALUE, whole -> decoder().full(whole, facts.stored()))
                 .pixels()) {
             return PixelStages.isSeeThrough(pixels);
+        } catch (RuntimeException e) {
+            throw PhotoProblem.of(name, e);
         }
     }
 

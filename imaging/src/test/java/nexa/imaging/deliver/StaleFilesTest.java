@@ -154,8 +154,9 @@ class StaleFilesTest extends DeliveredShoot {
         assertThat(result.kept()).as("two in which the camera noted nothing").hasSize(2);
         assertThat(result.written()).as("one in which it did").containsExactly(out.resolve("print/c.jpg"));
         assertThat(TestPhotos.WORDS.say(result.anew().orElseThrow()))
-                .isEqualTo("1 file of an earlier Nexa is made anew: of what the camera noted only what is meant to"
-                        + " leaves, and no place hides in it.");
+                .isEqualTo(
+                        "1 file is made anew: of what the camera noted only what is meant to leaves now, and no place"
+                                + " hides in it.");
         assertThat(files()).as("under their own names").hasSize(3);
         Delivery.Result again = deliver(Set.of("print"));
         assertThat(again.kept()).hasSize(3);
@@ -178,7 +179,7 @@ class StaleFilesTest extends DeliveredShoot {
         Delivery.Result result = deliver(Set.of("print"));
         assertThat(result.written()).hasSize(3);
         assertThat(TestPhotos.WORDS.say(result.anew().orElseThrow()))
-                .startsWith("3 files of an earlier Nexa are made anew: parts of a TIFF could be broken;");
+                .startsWith("3 files are made anew: an earlier Nexa could break parts of a TIFF;");
         try (Stream<Path> all = Files.list(out.resolve("tiff"))) {
             assertThat(all).hasSize(3);
         }
