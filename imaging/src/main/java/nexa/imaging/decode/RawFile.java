@@ -21,17 +21,25 @@ import nexa.core.geometry.Size;
  *
  * @param told what it says of the photo, empty if nothing
  * @param sensor how many pixels the samples give, as stored; empty where only decoding tells
+ * @param sensors all the sizes it tells of the samples; decoding gives about one of them, if it tells any
  * @param jpegs the pictures that the camera made of the photo, of any sizes, as stored
  * @param isWhole whether all the samples are there, as far as the file tells where they lie
  */
 public record RawFile(
-        Optional<TiffDirectory> told, Optional<PixelSize> sensor, List<EmbeddedJpeg> jpegs, boolean isWhole) {
+        Optional<TiffDirectory> told,
+        Optional<PixelSize> sensor,
+        List<PixelSize> sensors,
+        List<EmbeddedJpeg> jpegs,
+        boolean isWhole) {
     /** A picture so long is worth looking at large. */
     private static final int LARGE = 1000;
     /** A camera's picture that is about as long as the sensor says which of its pixels count. */
     private static final double ABOUT_AS_LONG = 0.9;
 
     private static final double SAME_RATIO = 0.01;
+    /** What decoding leaves out at most of a side of the samples, as a share, or adds. */
+    private static final double LEFT_OUT = 0.03;
+
     private static final int START = 16;
     /** How files begin that are TIFFs but for a number. */
     private static final List<String> NEARLY_TIFF = List.of("IIRO", "IIRS", "MMOR", "IIU\0");
@@ -99,6 +107,7 @@ public record RawFile(
         return new RawFile(
                 Optional.of(directories.get(0)),
                 SensorSamples.size(directories),
+                SensorSamples.sizes(directories),
                 largestFirst(jpegs),
                 SensorSamples.end(directories) <= Files.size(file));
     }
@@ -109,7 +118,7 @@ public record RawFile(
         for (int i = 0; i < jpegs.size() && told.isEmpty(); i++) {
             told = exif(file, jpegs.get(i));
         }
-        return new RawFile(told, SensorSamples.size(directories), jpegs, true);
+        return new RawFile(told, SensorSamples.size(directories), SensorSamples.sizes(directories), jpegs, true);
     }
 
     private static Optional<TiffDirectory> exif(Path file, EmbeddedJpeg jpeg) throws IOException {
@@ -129,6 +138,22 @@ public record RawFile(
     /** Its largest picture. */
     Optional<EmbeddedJpeg> picture() {
         return jpegs.stream().findFirst();
+    }
+
+    /**
+     * Whether a picture can be that of its samples, by its size.
+     *
+     * @param share how many of its pixels there are along a side for one of the samples
+     */
+    public boolean mayGive(PixelSize picture, double share) {
+        return sensors.isEmpty()
+                || sensors.stream()
+                        .anyMatch(size -> isAbout(size.width() * share, picture.width())
+                                && isAbout(size.height() * share, picture.height()));
+    }
+
+    private static boolean isAbout(double side, int given) {
+        return Math.abs(given - side) <= 1 + LEFT_OUT * side;
     }
 
     /** How its samples are seen upright. */

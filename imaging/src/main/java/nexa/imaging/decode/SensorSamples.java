@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 
 /** What the directories of a TIFF say of samples of a sensor (TIFF/EP, DNG 1.4), and of the JPEGs beside them. */
@@ -55,6 +56,22 @@ final class SensorSamples {
                 .or(() -> directories.stream().findFirst().flatMap(first -> sized(first.numbers(WIDTH), first)));
     }
 
+    /** All sizes that directories tell of samples, with what does not count of them and without; decoding gives any of them. */
+    static List<PixelSize> sizes(List<TiffDirectory> directories) {
+        return directories.stream()
+                .filter(directory -> isOfSensor(directory) || hasEdges(directory))
+                .flatMap(directory -> Stream.of(
+                                size(directory), active(directory), sized(directory.numbers(WIDTH), directory))
+                        .flatMap(Optional::stream))
+                .distinct()
+                .toList();
+    }
+
+    private static Optional<PixelSize> active(TiffDirectory directory) {
+        long[] area = directory.numbers(ACTIVE_AREA);
+        return area.length == 4 ? sized(area[3] - area[1], area[2] - area[0]) : Optional.empty();
+    }
+
     private static Optional<PixelSize> size(TiffDirectory directory) {
         if (hasEdges(directory)) {
             long across = edge(directory, 3) - edge(directory, 1);
@@ -65,10 +82,7 @@ final class SensorSamples {
         if (wanted.length == 2) {
             return sized(wanted[0], wanted[1]);
         }
-        long[] area = directory.numbers(ACTIVE_AREA);
-        return area.length == 4
-                ? sized(area[3] - area[1], area[2] - area[0])
-                : sized(directory.numbers(WIDTH), directory);
+        return active(directory).or(() -> sized(directory.numbers(WIDTH), directory));
     }
 
     private static long edge(TiffDirectory directory, int place) {

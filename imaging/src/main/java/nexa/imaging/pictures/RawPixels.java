@@ -30,9 +30,6 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
     private static final double HALF = 0.5;
     /** Pixels that look more different than this are not the photo's, as the mean ΔE00. */
     private static final double MOST_DIFFERENT = 6;
-    /** A command leaves out at most this share of a side of the sensor, or adds it. */
-    private static final double EDGES = 0.03;
-
     /**
      * Makes them; empty if they do not show what the camera's picture does, or look otherwise.
      *
@@ -99,7 +96,7 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
             RawCommand command =
                     RawCommand.found().orElseThrow(() -> new PhotoProblem(name, PhotoProblem.Reason.NO_PICTURE));
             Mat light = command.develop(file, raw.size(), isHalf);
-            if (raw.sensor().isPresent() && !isAbout(raw.sensor().get().size().times(isHalf ? HALF : 1), light)) {
+            if (!raw.mayGive(new PixelSize(light.cols(), light.rows()), isHalf ? HALF : 1)) {
                 light.close();
                 throw new PhotoProblem(name, PhotoProblem.Reason.NOT_DEVELOPED);
             }
@@ -109,11 +106,6 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
         }
-    }
-
-    private static boolean isAbout(nexa.core.geometry.Size size, Mat pixels) {
-        return Math.abs(pixels.cols() - size.width()) <= 1 + EDGES * size.width()
-                && Math.abs(pixels.rows() - size.height()) <= 1 + EDGES * size.height();
     }
 
     private static RawLook look(Mat framed, Mat shown) {

@@ -321,6 +321,23 @@ class DeliveredRawTest {
     }
 
     @Test
+    void aRawFileOfWhichItsCameraWantsLessThanTheSensorSawIsDeliveredFromIt() throws Exception {
+        Path alone = source.resolve("fern-0173.dng");
+        byte[] raw = Files.readAllBytes(alone);
+        ByteBuffer file = ByteBuffer.wrap(raw).order(ByteOrder.LITTLE_ENDIAN);
+        for (int at = 8; at + 12 <= raw.length; at += 2) {
+            // The size that is wanted, as two fractions.
+            if ((file.getShort(at) & 0xFFFF) == 50_720 && file.getShort(at + 2) == 5 && file.getInt(at + 4) == 2) {
+                int sizes = file.getInt(at + 8);
+                file.putInt(sizes, 900).putInt(sizes + 8, 600);
+            }
+        }
+        Files.write(alone, raw);
+        assertThat(deliver(plan(shoot())).failures()).isEmpty();
+        assertThat(list().get("photo/fern-0173.jpg").get("pixels")).isEqualTo("raw");
+    }
+
+    @Test
     void aPictureOfAnotherSizeThanTheSensorsIsRefused() throws Exception {
         standIn("printf 'P6\\n600 400\\n65535\\n'; head -c 1440000 /dev/zero");
         Delivery.Result result = deliver(plan(shoot()));
