@@ -48,14 +48,14 @@ final class CropsCommand implements Callable<Integer> {
             for (Format format : opened.shoot().formats()) {
                 boolean isUnreadable = opened.reading().problems().containsKey(photo.file());
                 // A photo that is not there just now keeps the crops it has, as long as its size is known.
-                if (photo.pixels().isPresent()) {
+                if (photo.isCroppable()) {
                     add(list, crops.of(photo, format), isUnreadable);
                 } else {
                     ObjectNode node = list.addObject();
                     node.put("file", photo.file())
                             .put("format", format.id())
                             .putArray("warnings")
-                            .add(UNREADABLE);
+                            .add(opened.whyNot(photo));
                 }
             }
         }

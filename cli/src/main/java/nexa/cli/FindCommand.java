@@ -124,7 +124,7 @@ final class FindCommand implements Callable<Integer> {
             Map<String, Collection<Found>> found = new LinkedHashMap<>();
             for (Future<Outcome> each : outcomes) {
                 Outcome outcome = each.get();
-                print(outcome);
+                print(opened, outcome);
                 found.put(outcome.photo().file(), outcome.found().values());
             }
             return found;
@@ -140,7 +140,7 @@ final class FindCommand implements Callable<Integer> {
         long from = System.nanoTime();
         Optional<PhotoProblem> problem = Optional.empty();
         Map<What, Found> found = new EnumMap<>(What.class);
-        if (!opened.reading().problems().containsKey(photo.file())) {
+        if (!opened.reading().hasProblem(photo)) {
             try {
                 for (What each : what) {
                     find(each.found, opened.folder(), photo, kept).ifPresent(one -> found.put(each, one));
@@ -157,9 +157,10 @@ final class FindCommand implements Callable<Integer> {
         return kept.find(what, photo, () -> PhotoFinder.find(what, folder, photo, () -> false));
     }
 
-    private void print(Outcome outcome) throws JsonProcessingException {
+    private void print(OpenedShoot opened, Outcome outcome) throws JsonProcessingException {
         PrintWriter out = spec.commandLine().getOut();
-        FoundPrinter printer = new FoundPrinter(outcome.photo().file(), what, outcome.found());
+        FoundPrinter printer =
+                new FoundPrinter(outcome.photo().file(), opened.whyNot(outcome.photo()), what, outcome.found());
         if (asJson) {
             out.println(JSON.writeValueAsString(printer.json().put("ms", outcome.millis())));
         } else {

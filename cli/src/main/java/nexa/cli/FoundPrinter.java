@@ -18,14 +18,15 @@ import nexa.core.shoot.Trim;
 
 /** What was found in a photo, as lines for people or as one JSON object. */
 final class FoundPrinter {
-    private static final String UNREADABLE = "unreadable";
-
     private final String file;
+    private final String whyNot;
     private final List<FindCommand.What> asked;
     private final Map<FindCommand.What, Found> found;
 
-    FoundPrinter(String file, List<FindCommand.What> asked, Map<FindCommand.What, Found> found) {
+    /** @param whyNot why the photo was not looked at, where nothing is known of it */
+    FoundPrinter(String file, String whyNot, List<FindCommand.What> asked, Map<FindCommand.What, Found> found) {
         this.file = file;
+        this.whyNot = whyNot;
         this.asked = asked;
         this.found = found;
     }
@@ -40,7 +41,7 @@ final class FoundPrinter {
                     file,
                     one.filter(Found::isSomething).map(FoundPrinter::value).orElse("–"),
                     one.map(known -> EnumName.of(known.certainty(), " ")).orElse(""),
-                    one.map(FoundPrinter::reason).orElse(UNREADABLE)));
+                    one.map(FoundPrinter::reason).orElse(whyNot)));
         }
         return lines;
     }
@@ -84,7 +85,7 @@ final class FoundPrinter {
         for (FindCommand.What what : asked) {
             Optional<Found> one = Optional.ofNullable(found.get(what));
             String name = EnumName.of(what);
-            reasons.put(isOne ? "reason" : name, one.map(FoundPrinter::reason).orElse(UNREADABLE));
+            reasons.put(isOne ? "reason" : name, one.map(FoundPrinter::reason).orElse(whyNot));
             if (what == FindCommand.What.LEVEL) {
                 putLevel(one.map(FoundLevel.class::cast), node);
             } else {

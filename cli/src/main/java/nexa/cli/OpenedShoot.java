@@ -6,15 +6,21 @@ import java.util.ArrayList;
 import java.util.List;
 import nexa.core.message.Message;
 import nexa.core.series.Renamed;
+import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.TextureReading;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 import nexa.store.UserData;
 
-/** A shoot with what its photos say of themselves. */
-record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message> notices) {
+/**
+ * A shoot with what its photos say of themselves.
+ *
+ * @param document the shoot as its document tells it
+ */
+record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading reading, List<Message> notices) {
 
     /** Opens a shoot for looking only: nothing is locked and nothing written. */
     static OpenedShoot open(Path folder) throws ShootProblem {
@@ -30,7 +36,13 @@ record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message>
         if (renamed > 0) {
             notices.add(Message.of("cli.renamed", renamed));
         }
-        return new OpenedShoot(opened.path(), shoot, reading, notices);
+        return new OpenedShoot(opened.path(), opened.shoot(), shoot, reading, notices);
+    }
+
+    /** The word for why a photo that has a problem has no crops. */
+    String whyNot(Photo photo) {
+        boolean isRead = photo.pixels().isPresent() && !reading.problems().containsKey(photo.file());
+        return isRead ? "nothing-left" : "unreadable";
     }
 
     /** Tells which photos could not be read, and whether there was one. */
@@ -39,7 +51,10 @@ record OpenedShoot(Path folder, Shoot shoot, ShootReading reading, List<Message>
             err.println(NexaCommand.WORDS.get("cli.noPhotos", folder));
         }
         notices.forEach(notice -> err.println(NexaCommand.WORDS.say(notice)));
-        reading.problems().values().forEach(problem -> err.println(NexaCommand.WORDS.say(problem)));
-        return !reading.problems().isEmpty();
+        List<PhotoProblem> problems = shoot.photos().stream()
+                .flatMap(photo -> reading.problem(photo, document).stream())
+                .toList();
+        problems.forEach(problem -> err.println(NexaCommand.WORDS.say(problem)));
+        return !problems.isEmpty();
     }
 }

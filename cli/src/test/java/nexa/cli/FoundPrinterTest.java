@@ -28,21 +28,22 @@ class FoundPrinterTest {
 
     @Test
     void aLineTellsEachThing() {
-        FoundPrinter printer =
-                new FoundPrinter("a.jpg", ALL, Map.of(What.LEVEL, LEVEL, What.TRIM, BORDER, What.SUBJECT, NONE));
+        FoundPrinter printer = new FoundPrinter(
+                "a.jpg", "unreadable", ALL, Map.of(What.LEVEL, LEVEL, What.TRIM, BORDER, What.SUBJECT, NONE));
         assertThat(printer.lines())
                 .containsExactly(
                         "a.jpg\t-1.25°\tlikely\thorizon",
                         "a.jpg\t0.00 % 10.00 % 0.00 % 12.50 %\tsure\tplain-sides",
                         "a.jpg\t–\tnot sure\tseveral-alike");
-        FoundPrinter broken = new FoundPrinter("b.jpg", List.of(What.TRIM), Map.of());
+        FoundPrinter broken = new FoundPrinter("b.jpg", "unreadable", List.of(What.TRIM), Map.of());
         assertThat(broken.lines()).containsExactly("b.jpg\t–\t\tunreadable");
     }
 
     @Test
     void anObjectHoldsAllWithReasonsAndConfidencesByName() {
-        JsonNode told =
-                new FoundPrinter("a.jpg", ALL, Map.of(What.LEVEL, LEVEL, What.TRIM, BORDER, What.SUBJECT, NONE)).json();
+        JsonNode told = new FoundPrinter(
+                        "a.jpg", "unreadable", ALL, Map.of(What.LEVEL, LEVEL, What.TRIM, BORDER, What.SUBJECT, NONE))
+                .json();
         assertThat(told.get("found").isNull()).isTrue();
         assertThat(told.get("likely").asDouble()).isEqualTo(-1.25);
         assertThat(told.get("trim").get(3).asDouble()).isEqualTo(0.125);
@@ -56,14 +57,15 @@ class FoundPrinterTest {
     void askedForOneThingReasonAndConfidenceAreItsOwn() {
         Subject spot = new Subject(new Point(0.25, 0.5), OptionalDouble.of(0.125));
         FoundSubject face = new FoundSubject(FoundSubject.Reason.FACE, Optional.of(spot), 0.9);
-        JsonNode told = new FoundPrinter("a.jpg", List.of(What.SUBJECT), Map.of(What.SUBJECT, face)).json();
+        JsonNode told =
+                new FoundPrinter("a.jpg", "unreadable", List.of(What.SUBJECT), Map.of(What.SUBJECT, face)).json();
         assertThat(told.get("subject").get("at").get(0).asDouble()).isEqualTo(0.25);
         assertThat(told.get("subject").get("radius").asDouble()).isEqualTo(0.125);
         assertThat(told.get("reason").asText()).isEqualTo("face");
         assertThat(told.get("confidence").asDouble()).isEqualTo(0.9);
-        JsonNode level = new FoundPrinter("a.jpg", List.of(What.LEVEL), Map.of(What.LEVEL, LEVEL)).json();
+        JsonNode level = new FoundPrinter("a.jpg", "unreadable", List.of(What.LEVEL), Map.of(What.LEVEL, LEVEL)).json();
         assertThat(level.has("confidence")).as("levels have an uncertainty").isFalse();
-        JsonNode broken = new FoundPrinter("b.jpg", List.of(What.TRIM), Map.of()).json();
+        JsonNode broken = new FoundPrinter("b.jpg", "unreadable", List.of(What.TRIM), Map.of()).json();
         assertThat(broken.get("trim").isNull()).isTrue();
         assertThat(broken.get("reason").asText()).isEqualTo("unreadable");
     }

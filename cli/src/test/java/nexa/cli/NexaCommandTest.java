@@ -106,6 +106,33 @@ class NexaCommandTest {
     }
 
     @Test
+    void aPhotoOfWhichNothingIsLeftKeepsItsNumbersAndTheOthersGo() throws Exception {
+        String added = "\"trim\": [0.9, 0, 0, 0.9], \"perspective\": { \"swing\": 60, \"focal35\": 24 }, \"crops\"";
+        document(DOCUMENT.replaceFirst("\"crops\"", added));
+        String before = Files.readString(folder.resolve(ShootFolder.DOCUMENT));
+
+        assertThat(run("crops", folder.toString(), "--json")).isEqualTo(1);
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        out.reset();
+        assertThat(crops).hasSize(4);
+        assertThat(crops.get(0).get("warnings")).hasToString("[\"nothing-left\"]");
+        assertThat(crops.get(2).get("state").asText()).isEqualTo("untouched");
+
+        assertThat(run("check", folder.toString(), "--json")).isEqualTo(1);
+        JsonNode findings = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(findings.get(0)).hasToString("{\"file\":\"a 1.jpg\",\"format\":\"\",\"finding\":\"nothing-left\"}");
+
+        Path to = folder.resolve("out");
+        Said said = runAside("C.UTF-8", "deliver", folder.toString(), "--to", to.toString());
+        assertThat(said.code()).isEqualTo(1);
+        assertThat(said.err()).contains("a 1.jpg", "photos[0].trim").doesNotContain("\tat ");
+        assertThat(to.resolve("page")).isDirectoryContaining(file -> file.endsWith("über 🏺.jpg"));
+        assertThat(to.resolve("page/a 1.jpg")).doesNotExist();
+        assertThat(run("find", folder.toString(), "--what", "level", "--take")).isEqualTo(1);
+        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(before);
+    }
+
+    @Test
     void theCheckListsWhatNeedsALook() throws Exception {
         document(DOCUMENT);
         assertThat(run("check", folder.toString(), "--json")).isEqualTo(1);

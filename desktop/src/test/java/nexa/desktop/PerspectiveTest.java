@@ -15,9 +15,12 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.series.Trimming;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Trim;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -217,5 +220,30 @@ class PerspectiveTest extends WindowTest {
                         .orElseThrow()
                         .tilt())
                 .isEqualTo(-8);
+    }
+
+    @Test
+    void whereNothingOfThePhotoWouldBeLeftANumberIsRefusedAndADragStops() {
+        interact(() ->
+                session().edit(Edit.Kind.TRIM, shoot -> Trimming.of(shoot, photo().file(), new Trim(0, 0, 0.9, 0))));
+        clickOn("#desk-shape");
+        type("#focal-length", "20");
+        for (int way : new int[] {1, -1}) {
+            type("#swing-number", "0");
+            double now = perspective().map(Perspective::swing).orElse(0.0);
+            assertThat(now).isZero();
+            type("#swing-number", String.valueOf(60 * way));
+            boolean isRefused = perspective().map(Perspective::swing).orElse(0.0) == 0;
+            assertThat(words().contains("Nothing of the photo would be left")).isEqualTo(isRefused);
+            assertThat(isRefused).isEqualTo(way < 0);
+        }
+        type("#swing-number", "0");
+        drag("#swing", MouseButton.PRIMARY).moveBy(-400, 0);
+        waitFor(() -> words().contains("Nothing of the photo would be left"));
+        moveBy(10, 0);
+        drop();
+        waitFor(() -> perspective().map(Perspective::swing).orElse(0.0) < -1);
+        assertThat(photo().isCroppable()).isTrue();
+        assertThat(photo().preparation().trim()).isEqualTo(new Trim(0, 0, 0.9, 0));
     }
 }

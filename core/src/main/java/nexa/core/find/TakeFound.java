@@ -34,7 +34,8 @@ public final class TakeFound {
     }
 
     /**
-     * The shoot with what was found in its photos; those that are not in it any more are passed over.
+     * The shoot with what was found in its photos; those that are not in it any more are passed over,
+     * as is what would leave nothing of a photo.
      *
      * @param found by file
      */
@@ -44,7 +45,7 @@ public final class TakeFound {
         found.forEach((file, all) -> {
             if (shoot.find(file).isPresent()) {
                 all.forEach(one -> {
-                    draft.change(file, photo -> taken(photo, one));
+                    draft.change(file, photo -> photo.leaving(changed -> taken(changed, one)));
                     if (one instanceof FoundTrim border) {
                         trims.put(file, border.trim());
                     }

@@ -23,9 +23,8 @@ public final class TakeProposals {
     public static Shoot of(Shoot shoot, String format, Map<String, Proposal> proposals) {
         Shoot taken = shoot;
         for (Map.Entry<String, Proposal> each : proposals.entrySet()) {
-            boolean isThere = shoot.find(each.getKey())
-                    .filter(photo -> photo.pixels().isPresent())
-                    .isPresent();
+            boolean isThere =
+                    shoot.find(each.getKey()).filter(Photo::isCroppable).isPresent();
             taken = isThere
                     ? new Adjust(taken, each.getKey(), format)
                             .to(each.getValue().crop())

@@ -58,7 +58,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
         int wide = 0;
         for (String file : files) {
             Photo photo = led.photo(file);
-            if (photo.pixels().isEmpty() || in.leads().containsValue(file)) {
+            if (!photo.isCroppable() || in.leads().containsValue(file)) {
                 continue;
             }
             if (!takesBack && isByHand(photo)) {
@@ -114,7 +114,7 @@ public record CarryAcross(String lead, String format, Set<Carry> what, boolean c
 
     private static boolean canFollow(Shoot shoot, Photo photo, String id) {
         Format format = shoot.format(id);
-        return photo.pixels().isPresent()
+        return photo.isCroppable()
                 && !format.leads().containsValue(photo.file())
                 && shoot.leadFor(format, photo.orientation()).isPresent();
     }

@@ -113,8 +113,7 @@ public final class Crops {
 
     /** The lead a photo listens to, if there is one that has been read. */
     Optional<Photo> lead(Photo photo, Format format) {
-        return shoot.leadFor(format, photo.orientation())
-                .filter(lead -> lead.pixels().isPresent());
+        return shoot.leadFor(format, photo.orientation()).filter(Photo::isCroppable);
     }
 
     Optional<Pattern> leadPattern(Photo photo, Format format) {

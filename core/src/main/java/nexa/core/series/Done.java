@@ -56,8 +56,8 @@ public final class Done {
             Photo was = before.find(photo.file()).orElse(photo);
             boolean isLeft = entry.isDone()
                     && (isReshaped || isLeftFollowing(entry, was.entry(format)))
-                    && photo.pixels().isPresent()
-                    && was.pixels().isPresent();
+                    && photo.isCroppable()
+                    && was.isCroppable();
             if (isLeft && isMoved(then.of(was, before.format(format)), now.of(photo, after.format(format)))) {
                 Photo known = moved.getOrDefault(photo.file(), photo);
                 moved.put(photo.file(), known.withEntry(format, entry.withDone(false)));

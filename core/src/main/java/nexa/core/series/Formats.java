@@ -35,8 +35,8 @@ public final class Formats {
                 || changed.ratio().isFree()) {
             return draft.shoot();
         }
-        return draft.changeAll(photo ->
-                        photo.pixels().isPresent() ? photo.withEntry(changed.id(), brought(photo, changed)) : photo)
+        return draft.changeAll(
+                        photo -> photo.isCroppable() ? photo.withEntry(changed.id(), brought(photo, changed)) : photo)
                 .shoot();
     }
 

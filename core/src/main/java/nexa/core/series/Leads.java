@@ -95,8 +95,7 @@ public final class Leads {
         if (entry.placement() instanceof Placement.Own) {
             return photo;
         }
-        Optional<PhotoCrop> shown =
-                photo.pixels().isPresent() ? Optional.of(crops.of(photo, format)) : Optional.empty();
+        Optional<PhotoCrop> shown = photo.isCroppable() ? Optional.of(crops.of(photo, format)) : Optional.empty();
         CropEntry owned = shown.map(crop -> entry.withPlacement(new Placement.Own(Wish.of(crop.crop(), photo.space())))
                         .withTurn(Lying.said(crop.crop().size().orientation(), photo, format)))
                 .orElse(entry.withPlacement(Placement.UNTOUCHED));

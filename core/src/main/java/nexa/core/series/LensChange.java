@@ -30,12 +30,13 @@ public final class LensChange {
                 : changed;
     }
 
-    /** The shoot with the lenses of photos put right. Photos that are not in it, or not read yet, are passed over. */
+    /** The shoot with the lenses of photos put right. Photos that are not in it, or not read yet, are passed over,
+     * as are those of which it would leave nothing. */
     public static Shoot give(Shoot shoot, Map<String, Lens> lenses) {
         ShootDraft draft = shoot.draft();
         lenses.forEach((file, lens) -> {
-            if (shoot.find(file).filter(photo -> photo.pixels().isPresent()).isPresent()) {
-                draft.change(file, photo -> apply(photo, Optional.of(lens)));
+            if (shoot.find(file).filter(Photo::isCroppable).isPresent()) {
+                draft.change(file, photo -> photo.leaving(changed -> apply(changed, Optional.of(lens))));
             }
         });
         return draft.shoot();

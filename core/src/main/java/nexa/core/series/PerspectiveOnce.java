@@ -2,6 +2,7 @@ package nexa.core.series;
 
 import java.util.Collection;
 import java.util.Optional;
+import java.util.stream.Stream;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Photo;
@@ -18,7 +19,8 @@ public final class PerspectiveOnce {
     private PerspectiveOnce() {}
 
     /**
-     * The shoot with photos put right as one of it is. Those that are not in it, or not read yet, are passed over.
+     * The shoot with photos put right as one of it is. Those that are not in it, or not read yet, are passed over, as
+     * are those of which it would leave nothing.
      *
      * @param from the file of the photo that is put right
      * @param files of the others
@@ -26,15 +28,23 @@ public final class PerspectiveOnce {
     public static Shoot give(Shoot shoot, String from, Collection<String> files) {
         Preparation given = upright(shoot.photo(from).preparation());
         ShootDraft draft = shoot.draft();
-        for (String file : files) {
-            boolean isReady = shoot.find(file)
-                    .filter(photo -> photo.pixels().isPresent() && !file.equals(from))
-                    .isPresent();
-            if (isReady) {
-                draft.change(file, photo -> given(photo, given));
-            }
-        }
+        ready(shoot, from, files).forEach(photo -> draft.put(photo.leaving(changed -> given(changed, given))));
         return draft.shoot();
+    }
+
+    /** How many photos would be passed over since it would leave nothing of them. */
+    public static int leavesNothingOf(Shoot shoot, String from, Collection<String> files) {
+        Preparation given = upright(shoot.photo(from).preparation());
+        return (int) ready(shoot, from, files)
+                .filter(photo -> !given(photo, given).isCroppable())
+                .count();
+    }
+
+    private static Stream<Photo> ready(Shoot shoot, String from, Collection<String> files) {
+        return files.stream()
+                .filter(file -> !file.equals(from))
+                .flatMap(file -> shoot.find(file).stream())
+                .filter(Photo::isCroppable);
     }
 
     /** A photo with another one's perspective, seen the way the photo is. */

@@ -39,7 +39,7 @@ public enum Reorient {
         this.quarters = quarters;
     }
 
-    /** The shoot with these photos turned or mirrored. Those not read yet are left alone. */
+    /** The shoot with these photos turned or mirrored. Those that have no crops, not read yet or of which nothing is left, are left alone. */
     public Shoot apply(Shoot shoot, Set<String> files) {
         Set<String> leads = shoot.formats().stream()
                 .flatMap(format -> format.leads().values().stream())
@@ -48,14 +48,14 @@ public enum Reorient {
         ShootDraft draft = shoot.draft();
         // The leads first: who follows keeps the crop it has now, not one worked out anew.
         for (String lead : leads) {
-            if (draft.photo(lead).pixels().isPresent()) {
+            if (draft.photo(lead).isCroppable()) {
                 applyToLead(draft, lead);
             }
         }
         List<Format> formats = draft.formats();
         for (String file : files) {
             if (!leads.contains(file)) {
-                draft.change(file, photo -> photo.pixels().isPresent() ? apply(photo, formats) : photo);
+                draft.change(file, photo -> photo.isCroppable() ? apply(photo, formats) : photo);
             }
         }
         return draft.shoot();

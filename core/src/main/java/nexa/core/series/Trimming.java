@@ -1,7 +1,8 @@
 package nexa.core.series;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.ShootDraft;
@@ -20,22 +21,22 @@ public final class Trimming {
     }
 
     /**
-     * The shoot with photos trimmed. Those that are not in it any more, or not read yet, are passed over.
+     * The shoot with photos trimmed. Those that are not in it any more, or not read yet, are passed over, as are those
+     * of which it would leave nothing.
      *
      * @param trims by file
      */
     public static Shoot of(Shoot shoot, Map<String, Trim> trims) {
+        List<Photo> trimmed = new ArrayList<>();
+        trims.forEach((file, trim) -> shoot.find(file)
+                .filter(photo -> photo.pixels().isPresent())
+                .map(photo -> photo.leaving(changed -> changed.withTrim(trim)))
+                .ifPresent(trimmed::add));
         ShootDraft draft = shoot.draft();
         // The leads first: who follows keeps the crop it has now.
-        trims.forEach((file, trim) -> read(shoot, file)
-                .ifPresent(
-                        photo -> Leads.lying(draft, file, photo.withTrim(trim).orientation())));
-        trims.forEach((file, trim) ->
-                read(shoot, file).ifPresent(known -> draft.change(file, photo -> photo.withTrim(trim))));
+        trimmed.forEach(photo -> Leads.lying(draft, photo.file(), photo.orientation()));
+        trimmed.forEach(said -> draft.change(
+                said.file(), photo -> photo.withTrim(said.preparation().trim())));
         return draft.shoot();
-    }
-
-    private static Optional<Photo> read(Shoot shoot, String file) {
-        return shoot.find(file).filter(photo -> photo.pixels().isPresent());
     }
 }

@@ -24,6 +24,8 @@ public final class Plane {
     private static final double SAME = 1e-6;
     /** What is left of nothing by rounding. */
     private static final double LEAST_SHARE = 1e-9;
+    /** What is left of a part by less than this share of its area is no picture. */
+    private static final double LEAST_LEFT = 1e-6;
 
     private final Size photo;
     private final Angle angle;
@@ -148,18 +150,38 @@ public final class Plane {
      * What crops have to stay inside where part of the photo counts: its edges in the plane, made convex.
      *
      * @param part in the photo's pixels
+     * @throws IllegalArgumentException if nothing of it {@linkplain #leaves is left}
      */
     public Outline outline(Bounds part) {
-        if (!isReshaped()) {
-            return new Outline(part, angle);
+        return isReshaped()
+                ? Outline.reshaped(part.size(), toPlane(part.middle()), angle, corners(part))
+                : new Outline(part, angle);
+    }
+
+    /**
+     * Whether anything of part of the photo is left in the plane: at least a millionth of its area. All of the photo always is;
+     * a part may lie wholly beyond what the plane shows.
+     *
+     * @param part in the photo's pixels
+     */
+    public boolean leaves(Bounds part) {
+        if (!isReshaped() || part.equals(whole())) {
+            return true;
         }
+        List<Point> corners = corners(part);
+        return corners.size() >= 3
+                && Polygons.area(corners) >= LEAST_LEFT * part.size().area();
+    }
+
+    /** The corners of what is seen of part of the photo, made convex; fewer than three where nothing is. */
+    private List<Point> corners(Bounds part) {
         List<Point> corners = isBent() ? straightCorners(lens.get(), part) : new Outline(part, angle).corners();
         if (perspective.isPresent()) {
             PerspectiveMap map = perspective.get();
             corners = Polygons.before(corners, point -> -map.beforeEnd(point));
             corners = corners.stream().map(map::toPlane).toList();
         }
-        return Outline.reshaped(part.size(), toPlane(part.middle()), angle, distinct(corners));
+        return distinct(corners);
     }
 
     /** The photo's edges as they are seen in the plane, bent where the lens bends them. */

@@ -121,6 +121,20 @@ public record Photo(
     }
 
     /**
+     * Whether it has crops: it has been read, and what is done to it leaves something of it. A trim may leave just the part that
+     * lies beyond what its lens or its perspective shows.
+     */
+    public boolean isCroppable() {
+        return pixels.isPresent() && plane().leaves(remaining());
+    }
+
+    /** This photo changed, unless that would leave nothing of it. */
+    public Photo leaving(UnaryOperator<Photo> change) {
+        Photo changed = change.apply(this);
+        return changed.isCroppable() || !isCroppable() ? changed : this;
+    }
+
+    /**
      * How what is stored of it lies in the plane of its crops.
      *
      * @throws IllegalStateException if the photo has not been read
@@ -151,6 +165,7 @@ public record Photo(
     /**
      * What its crops have to stay inside, unless they may reach beyond it.
      *
+     * @throws IllegalArgumentException if it is not {@linkplain #isCroppable croppable}
      * @throws IllegalStateException if the photo has not been read
      */
     public Outline outline() {

@@ -42,13 +42,19 @@ final class CropGestures {
      *
      * @param draftChanged hears every change of a gesture in progress
      * @param ended hears that a gesture has ended
+     * @param say hears what there is to say by the pointer; "" for nothing
      */
-    CropGestures(ShootSession session, PhotoStage stage, Consumer<PhotoCrop> draftChanged, Runnable ended) {
+    CropGestures(
+            ShootSession session,
+            PhotoStage stage,
+            Consumer<PhotoCrop> draftChanged,
+            Runnable ended,
+            Consumer<String> say) {
         this.session = session;
         this.stage = stage;
         this.draftChanged = draftChanged;
         this.gesture = new Gesture(session, ended);
-        this.photo = new PhotoGestures(session, stage, gesture, this::begin, draftChanged);
+        this.photo = new PhotoGestures(session, stage, gesture, this::begin, draftChanged, say);
     }
 
     /** Whether a gesture is in progress. */

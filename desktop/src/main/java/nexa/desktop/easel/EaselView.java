@@ -57,6 +57,7 @@ public final class EaselView extends View {
     private final PauseTransition resting = new PauseTransition(Duration.millis(700));
 
     private final Button again;
+    private final Button untrim;
     private final FormatsColumn formats;
     private final ProofStrip proofs;
 
@@ -110,6 +111,7 @@ public final class EaselView extends View {
                 settings,
                 looks);
         this.again = Parts.button("again.read", actions::readAgain);
+        this.untrim = Parts.button("again.untrim", actions::untrim);
         this.formats = new FormatsColumn(
                 session, kept, overlays, hand.gestures()::turnCrop, new AroundSection(settings).node());
         this.proofs = new ProofStrip(session);
@@ -128,6 +130,9 @@ public final class EaselView extends View {
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
+        untrim.setId("untrim");
+        untrim.setTranslateY(BELOW_REASON);
+        untrim.setVisible(false);
         StackPane place = new StackPane(
                 stage,
                 tag,
@@ -136,7 +141,8 @@ public final class EaselView extends View {
                 lines.node(),
                 shape.bent().node(),
                 shape.beyond().bar(),
-                again);
+                again,
+                untrim);
         place.setMinSize(0, 0);
         BorderPane work = new BorderPane(place);
         work.setBottom(new VBox(proposals.node(), desk.node()));
@@ -246,7 +252,10 @@ public final class EaselView extends View {
                 photo,
                 crop,
                 photo.map(shown -> session.readingProperty().get().facts().get(shown.file())));
-        again.setVisible(photo.filter(session::hasProblem).isPresent());
+        Optional<PhotoProblem> problem = photo.flatMap(session::problem);
+        untrim.setVisible(problem.filter(found -> found.reason() == PhotoProblem.Reason.NOTHING_LEFT)
+                .isPresent());
+        again.setVisible(problem.isPresent() && !untrim.isVisible());
     }
 
     private String whyNothing() {
@@ -254,9 +263,7 @@ public final class EaselView extends View {
         if (photo.isEmpty()) {
             return Words.get("easel.empty");
         }
-        PhotoProblem problem =
-                session.readingProperty().get().problems().get(photo.get().file());
-        return problem == null ? Words.get("easel.reading") : Words.say(problem);
+        return session.problem(photo.get()).map(Words::say).orElse(Words.get("easel.reading"));
     }
 
     private void tellStanding() {

@@ -110,8 +110,16 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
         photo().ifPresent(photo -> {
             Optional<Lens> to =
                     lens.map(one -> one.withAmountsOf(photo.preparation().lens()));
-            session.edit(Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, to)));
+            put(photo, to);
         });
+    }
+
+    private void put(Photo photo, Optional<Lens> lens) {
+        if (LensChange.apply(photo, lens).isCroppable()) {
+            session.edit(Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, lens)));
+        } else {
+            messages.accept(Words.get("easel.nothingLeft"));
+        }
     }
 
     /** In which units lines tell of a photo's lens, and what else is known of it. */
@@ -153,8 +161,7 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
                     .withAmountsOf(photo.preparation().lens())
                     .withDistortion(1)
                     .withBulge(0);
-            session.edit(
-                    Edit.Kind.LENS, shoot -> shoot.with(photo.file(), one -> LensChange.apply(one, Optional.of(lens))));
+            put(photo, Optional.of(lens));
         });
         return fit;
     }

@@ -7,10 +7,12 @@ import java.util.function.UnaryOperator;
 import nexa.core.series.Leads;
 import nexa.core.series.Reorient;
 import nexa.core.series.StartAgain;
+import nexa.core.series.Trimming;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Trim;
 import nexa.desktop.desk.StartKind;
 import nexa.desktop.desk.StepSection;
 import nexa.desktop.find.FindPanel;
@@ -75,6 +77,13 @@ final class PhotoActions implements StepSection.Actions {
     void mark(Mark mark) {
         first.run();
         edits.mark(mark);
+    }
+
+    /** Lets all of the photo count again. */
+    void untrim() {
+        first.run();
+        session.photo()
+                .ifPresent(photo -> session.edit(Edit.Kind.TRIM, shoot -> Trimming.of(shoot, photo.file(), Trim.NONE)));
     }
 
     /** Tries to read the photo once more. */

@@ -13,6 +13,7 @@ import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Trim;
 import nexa.desktop.desk.Vernier;
+import nexa.desktop.parts.Words;
 import nexa.desktop.session.Gesture;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
@@ -24,24 +25,30 @@ final class PhotoGestures {
     private final Gesture gesture;
     private final Predicate<Edit.Kind> begin;
     private final Consumer<PhotoCrop> draftChanged;
+    private final Consumer<String> say;
+    /** Whether the hand has gone where nothing of the photo would be left. */
+    private boolean isRefused;
 
     /**
      * Nothing is being done yet.
      *
      * @param begin begins a kind of gesture, or goes on with it; false if there is no crop
      * @param draftChanged hears every change of a gesture in progress
+     * @param say hears what there is to say by the pointer; "" for nothing
      */
     PhotoGestures(
             ShootSession session,
             PhotoStage stage,
             Gesture gesture,
             Predicate<Edit.Kind> begin,
-            Consumer<PhotoCrop> draftChanged) {
+            Consumer<PhotoCrop> draftChanged,
+            Consumer<String> say) {
         this.session = session;
         this.stage = stage;
         this.gesture = gesture;
         this.begin = begin;
         this.draftChanged = draftChanged;
+        this.say = say;
     }
 
     /** Whether the photo is being turned. */
@@ -87,7 +94,7 @@ final class PhotoGestures {
     }
 
     private void turnTo(double degrees) {
-        gesture.setPreparation(gesture.preparation().withAngle(Angle.nearest(degrees)));
+        setPreparation(gesture.preparation().withAngle(Angle.nearest(degrees)));
         PhotoCrop turned = drafted();
         gesture.setCrop(turned.crop());
         stage.turn(turned);
@@ -97,7 +104,7 @@ final class PhotoGestures {
     /** Trims the photo. While it is held this goes on, else it ends by itself soon. */
     void trimTo(Trim trim, boolean isHeld) {
         if (goesOn(Edit.Kind.TRIM, isHeld)) {
-            gesture.setPreparation(gesture.preparation().withTrim(trim));
+            setPreparation(gesture.preparation().withTrim(trim));
             PhotoCrop trimmed = drafted();
             gesture.setCrop(trimmed.crop());
             stage.trim(trimmed);
@@ -117,12 +124,21 @@ final class PhotoGestures {
     /** Does something else to the photo. While it is held this goes on, else it ends by itself soon. */
     void prepare(Edit.Kind kind, Preparation to, boolean isHeld) {
         if (goesOn(kind, isHeld)) {
-            gesture.setPreparation(to);
+            setPreparation(to);
             PhotoCrop prepared = drafted();
             gesture.setCrop(prepared.crop());
             stage.turn(prepared);
             draftChanged.accept(prepared);
             rest(isHeld);
+        }
+    }
+
+    /** Stays with what was done last where nothing of the photo would be left, and says so as long as that is the case. */
+    private void setPreparation(Preparation to) {
+        boolean leaves = gesture.setPreparation(to);
+        if (leaves == isRefused) {
+            isRefused = !leaves;
+            say.accept(leaves ? "" : Words.get("easel.nothingLeft"));
         }
     }
 

@@ -21,6 +21,7 @@ import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
+import nexa.imaging.decode.PhotoProblem;
 
 /** The crops of the run as they will look, all at one height. A click goes to the photo. */
 final class ProofStrip {
@@ -153,17 +154,19 @@ final class ProofStrip {
                     seen = Optional.of(crop);
                 }
             } else {
-                boolean isBroken = session.readingProperty()
-                        .get()
-                        .problems()
-                        .containsKey(photo.get().file());
+                Optional<PhotoProblem> problem = session.problem(photo.get());
                 thumb.clear();
                 frame.setMinSize(HEIGHT, HEIGHT);
                 keepTo(HEIGHT + FRAME);
                 tick.setVisible(false);
                 tick.setManaged(false);
-                word.setText(isBroken ? Words.get("state.unreadable") : "");
+                word.setText(problem.map(Proof::word).orElse(""));
             }
+        }
+
+        private static String word(PhotoProblem problem) {
+            boolean isRead = problem.reason() == PhotoProblem.Reason.NOTHING_LEFT;
+            return Words.get(isRead ? "state.nothing_left" : "state.unreadable");
         }
     }
 }

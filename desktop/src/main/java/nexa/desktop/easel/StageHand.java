@@ -33,7 +33,7 @@ final class StageHand {
     private final StageMouse mouse;
 
     StageHand(ShootSession session, PhotoStage stage, Listener listener) {
-        this.gestures = new CropGestures(session, stage, listener::changed, listener::ended);
+        this.gestures = new CropGestures(session, stage, listener::changed, listener::ended, listener::say);
         this.tool = new ToolInHand(stage, listener::ended);
         this.tools = new Tools(session, stage, gestures, tool, listener::say, listener::traced);
         this.mouse = new StageMouse(stage, gestures, tool, listener::begins);

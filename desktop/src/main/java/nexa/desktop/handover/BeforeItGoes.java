@@ -85,7 +85,7 @@ final class BeforeItGoes {
     }
 
     private void tell(DeliveryCheck.Kind kind, List<DeliveryCheck.Finding> found, DeliveryPlan plan) {
-        boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE;
+        boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE || kind == DeliveryCheck.Kind.NOTHING_LEFT;
         long formats =
                 found.stream().map(DeliveryCheck.Finding::format).distinct().count();
         String words = Words.get("check." + EnumName.of(kind), found.size(), formats);

@@ -54,7 +54,7 @@ public final class CarryPanel extends VBox {
     }
 
     /** What happened, and what would. */
-    private record Preview(CarryAcross.Outcome outcome, List<PhotoCrop> crops, int withoutLens) {}
+    private record Preview(CarryAcross.Outcome outcome, List<PhotoCrop> crops, GivenAlong.Given given) {}
 
     private final ShootSession session;
     private final Photo lead;
@@ -225,7 +225,7 @@ public final class CarryPanel extends VBox {
                     .filter(crop -> crop.state() == PhotoCrop.State.FOLLOW)
                     .limit(PICTURES)
                     .toList();
-            return new Preview(outcome, first, given.withoutLens());
+            return new Preview(outcome, first, given);
         });
     }
 
@@ -239,8 +239,11 @@ public final class CarryPanel extends VBox {
         if (!outcome.withoutSubject().isEmpty()) {
             parts.add(Words.get("carry.noSubject", outcome.withoutSubject().size()));
         }
-        if (preview.withoutLens() > 0) {
-            parts.add(Words.get("carry.noLens", preview.withoutLens()));
+        if (preview.given().withoutLens() > 0) {
+            parts.add(Words.get("carry.noLens", preview.given().withoutLens()));
+        }
+        if (preview.given().leftAsTheyAre() > 0) {
+            parts.add(Words.get("carry.nothingLeft", preview.given().leftAsTheyAre()));
         }
         findSubjects.setVisible(!outcome.withoutSubject().isEmpty());
         if (!outcome.left().isEmpty()) {

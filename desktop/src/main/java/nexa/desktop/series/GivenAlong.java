@@ -43,8 +43,9 @@ final class GivenAlong {
      * What came of giving.
      *
      * @param withoutLens how many photos were to be given a lens and have none that is known
+     * @param leftAsTheyAre how many keep their perspective, since with their trims nothing would be left of them
      */
-    record Given(Shoot shoot, int withoutLens) {}
+    record Given(Shoot shoot, int withoutLens, int leftAsTheyAre) {}
 
     /** Gives photos what is chosen now; to be done in the background. */
     Function<Shoot, Given> to(List<String> files) {
@@ -55,10 +56,13 @@ final class GivenAlong {
         return shoot -> {
             Map<String, Lens> given = givesLens ? known.likewise(lead, files) : Map.of();
             Shoot now = LensChange.give(shoot, given);
+            int leftAsTheyAre = 0;
             if (givesPerspective) {
+                leftAsTheyAre = PerspectiveOnce.leavesNothingOf(now, lead.file(), files);
                 now = PerspectiveOnce.give(now, lead.file(), files);
             }
-            return new Given(givesEdge ? withEdge(now, files) : now, givesLens ? files.size() - given.size() : 0);
+            return new Given(
+                    givesEdge ? withEdge(now, files) : now, givesLens ? files.size() - given.size() : 0, leftAsTheyAre);
         };
     }
 

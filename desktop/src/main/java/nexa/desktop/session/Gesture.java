@@ -93,8 +93,11 @@ public final class Gesture {
         return preparation;
     }
 
-    public void setPreparation(Preparation newPreparation) {
-        preparation = newPreparation;
+    /** Goes on to something else done to the photo; false, and as it was, where that would leave nothing of it. */
+    public boolean setPreparation(Preparation newPreparation) {
+        boolean leaves = start().photo().withPreparation(newPreparation).isCroppable();
+        preparation = leaves ? newPreparation : preparation;
+        return leaves;
     }
 
     public void setCrop(Crop newCrop) {

@@ -60,11 +60,11 @@ final class PhotoReading {
     }
 
     boolean isReady(Photo asked) {
-        return asked.pixels().isPresent() && !hasProblem(asked);
+        return reading.get().isReady(asked);
     }
 
     boolean hasProblem(Photo asked) {
-        return reading.get().problems().containsKey(asked.file());
+        return reading.get().hasProblem(asked);
     }
 
     /** The photos whose files are not there. */

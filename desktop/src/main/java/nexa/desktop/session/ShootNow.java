@@ -16,11 +16,11 @@ public record ShootNow(Shoot shoot, List<Photo> photos, ShootReading reading, Fo
 
     /** Whether a photo's size is known and it can be worked on. */
     public boolean isReady(Photo photo) {
-        return photo.pixels().isPresent() && !hasProblem(photo);
+        return reading.isReady(photo);
     }
 
-    /** Whether a photo was found unreadable. */
+    /** Whether a photo was found unreadable, or nothing is left of it. */
     public boolean hasProblem(Photo photo) {
-        return reading.problems().containsKey(photo.file());
+        return reading.hasProblem(photo);
     }
 }

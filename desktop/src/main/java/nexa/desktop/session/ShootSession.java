@@ -23,6 +23,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
+import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.PixelMemory;
@@ -164,9 +165,14 @@ public final class ShootSession {
         return reading.isReady(asked);
     }
 
-    /** Whether a photo was found unreadable. */
+    /** Whether a photo was found unreadable, or nothing is left of it. */
     public boolean hasProblem(Photo asked) {
         return reading.hasProblem(asked);
+    }
+
+    /** Why a photo cannot be worked on. */
+    public Optional<PhotoProblem> problem(Photo asked) {
+        return reading.now().problem(asked, folder.shoot());
     }
 
     /** What happens in the folder meanwhile. */

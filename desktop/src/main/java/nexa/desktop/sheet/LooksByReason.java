@@ -21,12 +21,18 @@ record LooksByReason(List<Group> groups) {
     /** Why, the gravest first. */
     enum Reason {
         UNREADABLE,
+        NOTHING_LEFT,
         SUBJECT_CUT,
         TOO_FEW_PIXELS,
         FILL_SHOWS,
         OUT_OF_STEP,
         LIMITED,
         NOT_LOOKED_AT;
+
+        /** Whether photos with it cannot be worked on. */
+        boolean isProblem() {
+            return this == UNREADABLE || this == NOTHING_LEFT;
+        }
 
         private static Reason of(NeedsLook look) {
             return valueOf(look.name());
@@ -45,7 +51,8 @@ record LooksByReason(List<Group> groups) {
         Map<Reason, List<String>> files = new EnumMap<>(Reason.class);
         for (Photo photo : now.photos()) {
             if (now.hasProblem(photo)) {
-                add(files, Reason.UNREADABLE, photo);
+                boolean isRead = !now.reading().problems().containsKey(photo.file());
+                add(files, isRead ? Reason.NOTHING_LEFT : Reason.UNREADABLE, photo);
             } else if (now.isReady(photo) && photo.mark() != Mark.OUT) {
                 Set<NeedsLook> looks = NeedsLook.of(crops, crops.of(photo, now.format()));
                 looks.forEach(look -> add(files, Reason.of(look), photo));

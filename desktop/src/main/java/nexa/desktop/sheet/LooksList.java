@@ -139,9 +139,8 @@ final class LooksList {
     }
 
     private Button photo(String file, LooksByReason.Reason reason) {
-        Optional<PhotoProblem> problem = Optional.ofNullable(
-                        session.readingProperty().get().problems().get(file))
-                .filter(found -> reason == LooksByReason.Reason.UNREADABLE);
+        Optional<PhotoProblem> problem =
+                session.shoot().find(file).flatMap(session::problem).filter(found -> reason.isProblem());
         Button button = new Button(problem.map(Words::say).orElse(PhotoNames.base(file)));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setWrapText(problem.isPresent());
@@ -157,7 +156,7 @@ final class LooksList {
     }
 
     private static Node mark(LooksByReason.Reason reason) {
-        return reason == LooksByReason.Reason.UNREADABLE ? Parts.square() : Parts.triangle();
+        return reason.isProblem() ? Parts.square() : Parts.triangle();
     }
 
     void dispose() {

@@ -200,9 +200,10 @@ final class SheetPhoto extends VBox {
         thumb.clear();
         marks.setVisible(false);
         seen = Optional.empty();
-        var problem = session.readingProperty().get().problems().get(photo.file());
         word.setText("");
-        reason.setText(problem == null ? Words.get("easel.reading") : Words.of("problem", problem.reason()));
+        reason.setText(session.problem(photo)
+                .map(problem -> Words.of("problem", problem.reason()))
+                .orElse(Words.get("easel.reading")));
     }
 
     private void drawCrop(PhotoCrop crop) {

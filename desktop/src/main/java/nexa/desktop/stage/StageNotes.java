@@ -9,6 +9,7 @@ import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Point;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
@@ -19,6 +20,8 @@ final class StageNotes {
     private static final double BESIDE_HANDLE = 12;
 
     private static final double POINTER = 9;
+    /** Room at both sides of what is said in place of a photo, which goes on in further lines. */
+    private static final double BESIDE_WAITING = 24;
 
     private final Region stage;
     private final Label kept = Parts.label("", "stage-tag");
@@ -30,6 +33,8 @@ final class StageNotes {
         this.stage = stage;
         kept.setMouseTransparent(true);
         kept.setVisible(false);
+        waiting.setWrapText(true);
+        waiting.setTextAlignment(TextAlignment.CENTER);
         pointer.getStyleClass().add("key-pointer");
         pointer.setManaged(false);
         pointer.setMouseTransparent(true);
@@ -66,7 +71,8 @@ final class StageNotes {
     }
 
     void layOut() {
-        waiting.autosize();
+        double width = Math.min(waiting.prefWidth(-1), Math.max(0, stage.getWidth() - 2 * BESIDE_WAITING));
+        waiting.resize(width, waiting.prefHeight(width));
         waiting.relocate(
                 Math.round((stage.getWidth() - waiting.getWidth()) / 2),
                 Math.round((stage.getHeight() - waiting.getHeight()) / 2));

@@ -37,7 +37,9 @@ public final class PhotoProblem extends Exception implements Telling {
         /** The command that makes pictures of raw photos breaks down over this one. */
         DEVELOPER_BROKE,
         /** The command that makes pictures of raw photos does not come to an end with this one. */
-        DEVELOPER_HANGS
+        DEVELOPER_HANGS,
+        /** It can be read, but what is done to it leaves nothing of it. */
+        NOTHING_LEFT
     }
 
     private final Reason reason;
@@ -64,6 +66,16 @@ public final class PhotoProblem extends Exception implements Telling {
     /** A photo that is coded in so many passes. */
     static PhotoProblem tooManyScans(String file, int scans) {
         return new PhotoProblem(Reason.TOO_MANY_SCANS, Message.of(key(Reason.TOO_MANY_SCANS), file, scans), null);
+    }
+
+    /**
+     * A photo of which nothing is left.
+     *
+     * @param place which of the photos of its document it is, counted from 0
+     */
+    public static PhotoProblem nothingLeft(String file, int place) {
+        return new PhotoProblem(
+                Reason.NOTHING_LEFT, Message.of(key(Reason.NOTHING_LEFT), file, "photos[" + place + "].trim"), null);
     }
 
     /** Anything that working on a photo may throw, as that photo's problem. */

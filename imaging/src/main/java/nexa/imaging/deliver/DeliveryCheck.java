@@ -29,6 +29,8 @@ public final class DeliveryCheck {
     /** What there is to know. */
     public enum Kind {
         UNREADABLE,
+        /** What is done to the photo leaves nothing of it, so it is not delivered. */
+        NOTHING_LEFT,
         TOO_FEW_PIXELS,
         FILL_SHOWS,
         /** The raw file's pixels are wanted, and the command that makes them is not installed: the camera's picture goes. */
@@ -64,8 +66,9 @@ public final class DeliveryCheck {
     public static List<Finding> of(Shoot shoot, ShootReading reading, DeliveryPlan plan) {
         List<Finding> findings = new ArrayList<>();
         for (Photo photo : shoot.photos()) {
-            if (photo.mark() != Mark.OUT && reading.problems().containsKey(photo.file())) {
-                findings.add(new Finding(Kind.UNREADABLE, photo.file(), ""));
+            if (photo.mark() != Mark.OUT && reading.hasProblem(photo)) {
+                boolean isRead = !reading.problems().containsKey(photo.file());
+                findings.add(new Finding(isRead ? Kind.NOTHING_LEFT : Kind.UNREADABLE, photo.file(), ""));
             }
         }
         Crops crops = new Crops(shoot);

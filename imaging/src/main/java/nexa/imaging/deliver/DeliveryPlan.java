@@ -85,7 +85,7 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
             count += choice.formats().contains(format.id())
                     ? (int) shoot.photos().stream()
                             .filter(photo -> choice.takes(photo, format))
-                            .filter(photo -> !reading.problems().containsKey(photo.file()))
+                            .filter(photo -> !reading.hasProblem(photo))
                             .filter(photo -> photo.pixels().isPresent() || !reading.has(photo))
                             .count()
                     : 0;
@@ -96,8 +96,7 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
     private static List<Photo> photos(Shoot shoot, ShootReading reading, Choice choice, Format format) {
         return shoot.photos().stream()
                 .filter(photo -> choice.takes(photo, format))
-                .filter(photo ->
-                        photo.pixels().isPresent() && !reading.problems().containsKey(photo.file()))
+                .filter(reading::isReady)
                 .toList();
     }
 

@@ -101,6 +101,30 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return facts.containsKey(photo.file()) || problems.containsKey(photo.file());
     }
 
+    /** Whether a photo's size is known and it can be worked on. */
+    public boolean isReady(Photo photo) {
+        return !problems.containsKey(photo.file()) && photo.isCroppable();
+    }
+
+    /** Whether a photo cannot be worked on, and not just because it has not been read yet. */
+    public boolean hasProblem(Photo photo) {
+        return problems.containsKey(photo.file()) || photo.pixels().isPresent() && !photo.isCroppable();
+    }
+
+    /**
+     * Why a photo cannot be worked on: what kept it from being read, or that what is done to it leaves nothing of it.
+     *
+     * @param document the shoot, its photos in the order of its document
+     */
+    public Optional<PhotoProblem> problem(Photo photo, Shoot document) {
+        PhotoProblem unread = problems.get(photo.file());
+        if (unread != null || !hasProblem(photo)) {
+            return Optional.ofNullable(unread);
+        }
+        List<String> files = document.photos().stream().map(Photo::file).toList();
+        return Optional.of(PhotoProblem.nothingLeft(photo.file(), files.indexOf(photo.file())));
+    }
+
     /** Whether this tells files of photos apart of which something is said by hand and that had no such identity yet. */
     public boolean identifies(Shoot shoot) {
         return shoot.photos().stream()

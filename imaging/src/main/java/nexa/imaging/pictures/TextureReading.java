@@ -22,7 +22,7 @@ public final class TextureReading {
     public static List<Photo> wanted(Shoot shoot) {
         Crops crops = new Crops(shoot);
         return shoot.photos().stream()
-                .filter(photo -> photo.pixels().isPresent() && !isRead(photo) && reaches(crops, shoot, photo))
+                .filter(photo -> photo.isCroppable() && !isRead(photo) && reaches(crops, shoot, photo))
                 .toList();
     }
 
