@@ -93,7 +93,7 @@ public final class LensBench {
     }
 
     public static void main(String[] arguments) throws Exception {
-        List<KnownLens> bent = LensData.read().lenses().stream()
+        List<KnownLens> bent = LensData.read().book().lenses().stream()
                 .filter(lens -> lens.isRectilinear() && !lens.distortion().isEmpty())
                 .toList();
         if (bent.isEmpty()) {

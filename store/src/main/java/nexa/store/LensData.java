@@ -10,6 +10,8 @@ import javax.xml.stream.XMLStreamException;
 import nexa.core.lens.KnownCamera;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
 
 /**
  * The open lens data, where it is installed: read where it lies, never written. Without it there are no lenses to be known, and
@@ -32,25 +34,34 @@ public final class LensData {
         return set == null ? INSTALLED : Path.of(set);
     }
 
-    /** All of it; files that cannot be read are passed over. Takes about a second, so not for the JavaFX thread. */
-    public static LensBook read() {
+    /** All of it, but for files that cannot be read. Takes about a second, so not for the JavaFX thread. */
+    public static ReadLenses read() {
         return read(folder());
     }
 
     /** As {@link #read()}, of a folder. */
-    public static LensBook read(Path folder) {
+    public static ReadLenses read(Path folder) {
         List<KnownCamera> cameras = new ArrayList<>();
         List<KnownLens> lenses = new ArrayList<>();
+        List<Message> told = new ArrayList<>();
         for (Path file : files(folder)) {
             try {
-                LensBook part = LensXml.read(PlainFile.read(file, LARGEST));
-                cameras.addAll(part.cameras());
-                lenses.addAll(part.lenses());
-            } catch (IOException | XMLStreamException e) {
+                LensXml.Contents part = LensXml.read(PlainFile.read(file, LARGEST));
+                cameras.addAll(part.book().cameras());
+                lenses.addAll(part.book().lenses());
+                if (part.passedOver() > 0) {
+                    told.add(Message.of("lens.passedOver", file, part.passedOver()));
+                }
+            } catch (IOException | XMLStreamException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
                 // The others say what they say all the same; a lens of this one is not known.
+                told.add(Message.of("lens.fileNotRead", file, said(e)));
             }
         }
-        return new LensBook(cameras, lenses);
+        return new ReadLenses(new LensBook(cameras, lenses), told);
+    }
+
+    private static Message said(Throwable thrown) {
+        return thrown instanceof IOException ? Telling.of(thrown) : Message.of("lens.noXml");
     }
 
     private static List<Path> files(Path folder) {

@@ -3,9 +3,13 @@ package nexa.store;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -20,23 +24,39 @@ import nexa.core.shape.Fringes;
 import nexa.core.shape.LensProfile;
 
 /**
- * Reads cameras and lenses in the open lens data's XML. What is in it and not known here is passed over; so are measurements
- * that fit no model.
+ * Reads cameras and lenses in the open lens data's XML. What is in it and not known here is passed over; what makes no sense
+ * is passed over and counted.
  */
 final class LensXml {
+    /** Letters of a name; what is longer is none. */
+    private static final int LONGEST_NAME = 1000;
+
+    /** Several times as many as any lens has been measured. */
+    private static final int MOST_MEASUREMENTS = 2000;
+
     private final XMLStreamReader in;
+    private int passedOver;
+
+    /**
+     * What a file holds.
+     *
+     * @param passedOver how many of its entries and measurements make no sense
+     */
+    record Contents(LensBook book, int passedOver) {}
 
     private LensXml(XMLStreamReader in) {
         this.in = in;
     }
 
     /** @throws XMLStreamException if it is no XML */
-    static LensBook read(byte[] contents) throws XMLStreamException {
+    static Contents read(byte[] contents) throws XMLStreamException {
         XMLInputFactory factory = XMLInputFactory.newFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         factory.setProperty(XMLInputFactory.IS_COALESCING, true);
-        return new LensXml(factory.createXMLStreamReader(new ByteArrayInputStream(contents))).book();
+        LensXml reader = new LensXml(factory.createXMLStreamReader(new ByteArrayInputStream(contents)));
+        LensBook book = reader.book();
+        return new Contents(book, reader.passedOver);
     }
 
     private LensBook book() throws XMLStreamException {
@@ -55,6 +75,7 @@ final class LensXml {
                     }
                 } catch (IllegalArgumentException e) {
                     // An entry that makes no sense says nothing of any photo.
+                    passedOver++;
                 }
             }
         }
@@ -69,9 +90,9 @@ final class LensXml {
         private String type = "rectilinear";
         private double cropFactor = 1;
         private double aspect = LensProfile.USUAL_ASPECT;
-        private final List<AtFocal<Distortion>> distortion = new ArrayList<>();
-        private final List<AtFocal<Fringes>> fringes = new ArrayList<>();
-        private final List<Darkening> darkening = new ArrayList<>();
+        private final Measurements<AtFocal<Distortion>> distortion = new Measurements<>();
+        private final Measurements<AtFocal<Fringes>> fringes = new Measurements<>();
+        private final Measurements<Darkening> darkening = new Measurements<>();
 
         KnownCamera camera() {
             return new KnownCamera(maker, model, mounts.stream().findFirst().orElse(""), cropFactor);
@@ -85,9 +106,31 @@ final class LensXml {
                     cropFactor,
                     aspect,
                     type.equals("rectilinear"),
-                    distortion,
-                    fringes,
-                    darkening);
+                    distortion.all(),
+                    fringes.all(),
+                    darkening.all());
+        }
+    }
+
+    /** Of what was measured twice, the later one counts, as it does for the data's own library. */
+    private static final class Measurements<T> {
+        private final Map<List<Double>, T> byPlace = new LinkedHashMap<>();
+
+        /**
+         * One more.
+         *
+         * @throws IllegalArgumentException if there are more than of any lens
+         */
+        void add(T measured, Double... place) {
+            byPlace.remove(List.of(place));
+            if (byPlace.size() == MOST_MEASUREMENTS) {
+                throw new IllegalArgumentException("more than " + MOST_MEASUREMENTS + " measurements");
+            }
+            byPlace.put(List.of(place), measured);
+        }
+
+        List<T> all() {
+            return List.copyOf(byPlace.values());
         }
     }
 
@@ -103,6 +146,7 @@ final class LensXml {
                     add(entry);
                 } catch (IllegalArgumentException e) {
                     // A measurement that fits no model is none; the others stand.
+                    passedOver++;
                 }
             }
         }
@@ -113,15 +157,14 @@ final class LensXml {
         // Photos name a camera and a lens by what is said in no language.
         boolean isOriginal = in.getAttributeValue(null, "lang") == null;
         switch (in.getLocalName()) {
-            case "maker" -> entry.maker = isOriginal ? in.getElementText().strip() : entry.maker;
-            case "model" -> entry.model = isOriginal ? in.getElementText().strip() : entry.model;
-            case "mount" -> entry.mounts.add(in.getElementText().strip());
-            case "type" -> entry.type = in.getElementText().strip().toLowerCase(Locale.ROOT);
-            case "cropfactor" ->
-                entry.cropFactor = Double.parseDouble(in.getElementText().strip());
-            case "aspect-ratio" -> entry.aspect = aspect(in.getElementText().strip());
+            case "maker" -> entry.maker = isOriginal ? text() : entry.maker;
+            case "model" -> entry.model = isOriginal ? text() : entry.model;
+            case "mount" -> entry.mounts.add(text());
+            case "type" -> entry.type = text().toLowerCase(Locale.ROOT);
+            case "cropfactor" -> entry.cropFactor = Double.parseDouble(text());
+            case "aspect-ratio" -> entry.aspect = aspect(text());
             case "distortion" -> distortion(entry);
-            case "tca" -> replace(entry.fringes, new AtFocal<>(number("focal"), fringes()));
+            case "tca" -> entry.fringes.add(new AtFocal<>(number("focal"), fringes()), number("focal"));
             case "vignetting" -> darkening(entry);
             default -> {
                 // Nothing that reshapes a picture.
@@ -129,10 +172,28 @@ final class LensXml {
         }
     }
 
-    /** Of what was measured twice, the later one counts, as it does for the data's own library. */
-    private static <T> void replace(List<AtFocal<T>> measured, AtFocal<T> later) {
-        measured.removeIf(one -> one.focal() == later.focal());
-        measured.add(later);
+    /** The letters of the element that has begun, without those of elements in it, and its end. */
+    private String text() throws XMLStreamException {
+        StringBuilder text = new StringBuilder();
+        int inside = 1;
+        while (inside > 0) {
+            switch (in.next()) {
+                case XMLStreamConstants.START_ELEMENT -> inside++;
+                case XMLStreamConstants.END_ELEMENT -> inside--;
+                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE -> {
+                    if (inside == 1) {
+                        text.append(in.getText());
+                    }
+                }
+                default -> {
+                    // A comment.
+                }
+            }
+        }
+        if (text.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("a text of " + text.length() + " letters");
+        }
+        return text.toString().strip();
     }
 
     private void darkening(Entry entry) {
@@ -141,28 +202,27 @@ final class LensXml {
                 number("aperture"),
                 number("distance"),
                 List.of(number("k1"), number("k2"), number("k3")));
-        entry.darkening.removeIf(one -> one.focal() == later.focal()
-                && one.aperture() == later.aperture()
-                && one.distance() == later.distance());
-        entry.darkening.add(later);
+        entry.darkening.add(later, later.focal(), later.aperture(), later.distance());
     }
 
     /** As "3:2" or a number; the long side over the short one. */
     private static double aspect(String text) {
-        String[] sides = text.split(":");
+        String[] sides = text.split(":", 2);
         double ratio = Double.parseDouble(sides[0]) / (sides.length > 1 ? Double.parseDouble(sides[1]) : 1);
         return Math.max(ratio, 1 / ratio);
     }
 
     private void distortion(Entry entry) {
         String name = in.getAttributeValue(null, "model");
-        if (name == null || name.equals("none")) {
-            return;
+        Optional<Distortion.Model> known = Stream.of(Distortion.Model.values())
+                .filter(model -> model.name().equalsIgnoreCase(name))
+                .findFirst();
+        if (known.isPresent()) {
+            List<Double> terms =
+                    known.get().termNames().stream().map(term -> number(term)).toList();
+            Distortion distortion = new Distortion(known.get(), terms);
+            entry.distortion.add(new AtFocal<>(number("focal"), distortion), number("focal"));
         }
-        Distortion.Model model = Distortion.Model.valueOf(name.toUpperCase(Locale.ROOT));
-        List<Double> terms =
-                model.termNames().stream().map(term -> number(term)).toList();
-        replace(entry.distortion, new AtFocal<>(number("focal"), new Distortion(model, terms)));
     }
 
     private Fringes fringes() {

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import nexa.core.lens.LensBook;
 import nexa.core.lens.OwnProfile;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
@@ -20,8 +19,8 @@ public record OwnLenses(Path folder) {
         return new OwnLenses(userData.lenses());
     }
 
-    /** All of them; files that cannot be read are passed over. Not for the JavaFX thread. */
-    public LensBook read() {
+    /** All of them, but for files that cannot be read. Not for the JavaFX thread. */
+    public ReadLenses read() {
         return LensData.read(folder);
     }
 

@@ -18,6 +18,8 @@ import nexa.core.shape.Distortion;
 import nexa.core.shape.Fringes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LensDataTest {
     private static final String ENTRIES = """
@@ -58,7 +60,7 @@ class LensDataTest {
     @Test
     void camerasAndLensesAreReadWithAllTheirMeasurements() throws Exception {
         Files.writeString(folder.resolve("a.xml"), ENTRIES);
-        LensBook book = LensData.read(folder);
+        LensBook book = LensData.read(folder).book();
         assertThat(book.cameras()).containsExactly(new KnownCamera("Alder Works", "Alder A2", "Alder M", 1.53));
         assertThat(book.lenses())
                 .extracting(KnownLens::model)
@@ -86,7 +88,84 @@ class LensDataTest {
         Files.writeString(folder.resolve("a.xml"), ENTRIES.substring(0, 700));
         Files.writeString(folder.resolve("b.xml"), ENTRIES);
         Files.writeString(folder.resolve("c.txt"), ENTRIES);
-        assertThat(LensData.read(folder).lenses()).hasSize(2);
+        ReadLenses read = LensData.read(folder);
+        assertThat(read.book().lenses()).hasSize(2);
+        assertThat(read.told()).hasSize(2);
+        assertThat(read.told().get(0)).asString().contains("lens.fileNotRead", "a.xml");
+    }
+
+    /** A lens with something in its calibration and in its own place. */
+    private static String lens(String model, String aspect, String calibration) {
+        return "<lens><maker>Birch</maker><model>" + model + "</model>" + aspect
+                + "<mount>M</mount><cropfactor>1</cropfactor><calibration>" + calibration + "</calibration></lens>";
+    }
+
+    private ReadLenses read(String entries) throws Exception {
+        Files.writeString(folder.resolve("a.xml"), "<lensdatabase>" + entries + "</lensdatabase>");
+        return LensData.read(folder);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<aspect-ratio>:</aspect-ratio>",
+                "<aspect-ratio>3:</aspect-ratio>",
+                "<aspect-ratio></aspect-ratio>",
+                "<cropfactor>x</cropfactor>",
+                "<distortion model='poly3' focal='24' k1='NaN'/>",
+                "<distortion model='ptlens' focal='0' a='0.1'/>",
+                "<vignetting focal='24' aperture='0' distance='10' k1='0'/>",
+                "<vignetting focal='24' aperture='4' distance='10' k1='1e300'/>"
+            })
+    void whatMakesNoSenseIsPassedOverAndCountedAndTheRestStands(String bad) throws Exception {
+        String good = "<distortion model='poly3' focal='50' k1='0.01'/>";
+        ReadLenses read = read(lens("one", bad, bad.startsWith("<d") ? bad + good : good) + lens("two", "", good));
+        assertThat(read.book().lenses()).extracting(KnownLens::model).containsExactly("one", "two");
+        assertThat(read.book().lenses()).allMatch(lens -> lens.distortion().size() == 1);
+        assertThat(read.told()).singleElement().asString().contains("lens.passedOver", "a.xml");
+    }
+
+    @Test
+    void whatStandsInsideANameTakesNothingFromTheOthers() throws Exception {
+        ReadLenses read = read(lens("<b>bold</b> one", "", "")
+                + lens("two", "<aspect-ratio>0:0</aspect-ratio>", "")
+                + lens("x".repeat(2000), "", "")
+                + lens("three", "", ""));
+        assertThat(read.book().lenses()).extracting(KnownLens::model).containsExactly("one", "", "three");
+    }
+
+    @Test
+    void aLensOfFarTooManyMeasurementsIsReadInOneGo() throws Exception {
+        StringBuilder many = new StringBuilder();
+        for (int i = 0; i < 60_000; i++) {
+            many.append("<vignetting focal='")
+                    .append(10 + i / 100.0)
+                    .append("' aperture='4' distance='10' k1='-0.1'/>");
+        }
+        ReadLenses read = read(lens("one", "", many.toString()));
+        assertThat(read.book().lenses().get(0).darkening()).hasSize(2000);
+        assertThat(read.told()).singleElement().asString().contains("58000");
+    }
+
+    @Test
+    void measurementsBetweenWhichNoLensLiesPutNothingRight() throws Exception {
+        ReadLenses read = read(
+                lens(
+                        "24-70mm",
+                        "",
+                        "<distortion model='poly3' focal='24' k1='-10'/><distortion model='poly3' focal='25' k1='0.3'/>"
+                                + "<distortion model='poly3' focal='69' k1='0.3'/><distortion model='poly3' focal='70' k1='-10'/>"));
+        Taken between = new Taken(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of("24-70mm"),
+                OptionalDouble.of(30),
+                OptionalDouble.of(30),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        KnownLens lens = read.book().lens(between).orElseThrow();
+        assertThat(lens.distortion()).hasSize(4);
+        assertThat(read.book().putRight(lens, between)).isEmpty();
     }
 
     @Test
@@ -96,12 +175,14 @@ class LensDataTest {
                 folder.resolve("a.xml"),
                 "<!DOCTYPE x [<!ENTITY s SYSTEM \"" + secret.toUri() + "\">]><lensdatabase><lens><maker>&s;</maker>"
                         + "<model>m</model></lens></lensdatabase>");
-        assertThat(LensData.read(folder).lenses()).extracting(KnownLens::maker).doesNotContain("kiln");
+        assertThat(LensData.read(folder).book().lenses())
+                .extracting(KnownLens::maker)
+                .doesNotContain("kiln");
     }
 
     @Test
     void withoutTheDataNoLensIsKnown() {
-        LensBook none = LensData.read(folder.resolve("not there"));
+        LensBook none = LensData.read(folder.resolve("not there")).book();
         Taken taken = new Taken(
                 Optional.of("Alder Works"),
                 Optional.of("Alder A2"),

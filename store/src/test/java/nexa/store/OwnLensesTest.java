@@ -45,7 +45,7 @@ class OwnLensesTest {
     }
 
     private LensBook book() {
-        return LensBook.EMPTY.withOwn(lenses().read());
+        return LensBook.EMPTY.withOwn(lenses().read().book());
     }
 
     private void keep(Taken taken, Distortion distortion) throws Exception {
@@ -98,7 +98,7 @@ class OwnLensesTest {
                 .as("what others measured beside the bending stays")
                 .isEqualTo(published.fringes());
         lenses().keep(own);
-        LensBook both = data.withOwn(lenses().read());
+        LensBook both = data.withOwn(lenses().read().book());
         assertThat(both.lens(taken("Birch 50", 50))).contains(own.lens());
         assertThat(both.choices(taken("Birch 50", 50))).startsWith(own.lens()).contains(published);
     }
@@ -118,7 +118,7 @@ class OwnLensesTest {
                 List.of(new AtFocal<>(24, new Fringes(List.of(1.0004, 1e-5, 0.0001), List.of(0.9997, 0.0, -0.0001)))),
                 List.of(new Darkening(24, 2.8, 1000, List.of(-0.5, 0.1, -0.02))));
         lenses().keep(new OwnProfile(new KnownCamera("Alder Works", "Alder A2", "Alder M", 1.53), all));
-        assertThat(lenses().read().lenses()).containsExactly(all);
+        assertThat(lenses().read().book().lenses()).containsExactly(all);
     }
 
     @Test

@@ -1,6 +1,8 @@
 package nexa.core.lens;
 
 import java.util.List;
+import nexa.core.geometry.Require;
+import nexa.core.shape.LensProfile;
 
 /**
  * How a lens darkened towards the edge in one measurement.
@@ -11,15 +13,22 @@ import java.util.List;
  * @param terms k₁, k₂, k₃ of {@link nexa.core.shape.LensProfile#vignetting}
  */
 public record Darkening(double focal, double aperture, double distance, List<Double> terms) {
-    /** @throws IllegalArgumentException for values that are not above 0, and other than three terms */
+    /** What is less is nought. */
+    private static final double LEAST = 1e-6;
+
+    /** Polynomials through few measurements have large terms, larger than can be evened. */
+    private static final double MOST = 1000;
+
+    /** @throws IllegalArgumentException for values that are not above 0, and for terms that no lens has */
     public Darkening {
         Focal.requireLength(focal);
-        if (!(aperture > 0 && distance > 0)) {
+        if (!(aperture > LEAST && distance > LEAST)) {
             throw new IllegalArgumentException("aperture and distance are above 0: " + aperture + ", " + distance);
         }
         terms = List.copyOf(terms);
-        if (terms.size() != 3) {
+        if (terms.size() != LensProfile.LIGHT_TERMS) {
             throw new IllegalArgumentException("a darkening has 3 terms, but here are " + terms.size());
         }
+        terms.forEach(term -> Require.within("term", term, -MOST, MOST));
     }
 }

@@ -2,7 +2,7 @@ package nexa.core.lens;
 
 /** Focal lengths in millimetres. */
 final class Focal {
-    private static final double LONGEST = 10_000;
+    static final double LONGEST = 10_000;
 
     private Focal() {}
 

@@ -9,9 +9,10 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import nexa.core.geometry.Require;
+import nexa.core.message.Rejected;
 import nexa.core.shape.Distortion;
 import nexa.core.shape.Fringes;
+import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 
 /**
@@ -44,8 +45,8 @@ public record KnownLens(
 
     /** @throws IllegalArgumentException for a crop factor or aspect out of range */
     public KnownLens {
-        Require.within("cropFactor", cropFactor, 0.2, 20);
-        Require.within("aspect", aspect, 1, 4);
+        Lens.requireCropFactor(cropFactor);
+        LensProfile.requireAspect(aspect);
         mounts = Set.copyOf(mounts);
         distortion = List.copyOf(distortion);
         fringes = List.copyOf(fringes);
@@ -63,13 +64,24 @@ public record KnownLens(
         return new KnownLens(maker, model, mounts, cropFactor, aspect, true, List.of(), fringes, darkening);
     }
 
-    /** Its faults in a photo; empty where the photo does not say its focal length and the lens has several. */
+    /**
+     * Its faults in a photo; empty where the photo does not say its focal length and the lens has several, and where its
+     * measurements make no lens there.
+     */
     public Optional<LensProfile> profile(Taken taken) {
         OptionalDouble focal = taken.focal().isPresent() ? taken.focal() : onlyFocal();
         if (focal.isEmpty()) {
             return Optional.empty();
         }
-        double at = focal.getAsDouble();
+        try {
+            return Optional.of(profile(taken, focal.getAsDouble()));
+        } catch (Rejected e) {
+            // Measurements that each may be true, and between which no lens could lie.
+            return Optional.empty();
+        }
+    }
+
+    private LensProfile profile(Taken taken, double at) {
         List<Double> light = taken.aperture().isEmpty()
                 ? List.of()
                 : Between.darkening(
@@ -78,13 +90,13 @@ public record KnownLens(
                         taken.aperture().getAsDouble(),
                         taken.distance().orElse(FAR),
                         span());
-        return Optional.of(new LensProfile(
+        return new LensProfile(
                 model,
                 cropFactor,
                 aspect,
                 isRectilinear ? Between.distortion(distortion, at) : Optional.empty(),
                 Between.fringes(fringes, at),
-                light));
+                LensProfile.canBeEvened(light) ? light : List.of());
     }
 
     /** The same with its bending at a focal length, in place of what was measured there before. */

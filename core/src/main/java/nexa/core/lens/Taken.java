@@ -2,6 +2,7 @@ package nexa.core.lens;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nexa.core.shape.Lens;
 
 /**
  * With what and how a photo was taken, as far as its file says so.
@@ -23,6 +24,19 @@ public record Taken(
         OptionalDouble aperture,
         OptionalDouble distance) {
 
+    /** What no lens has, whatever a file says, is not known. */
+    public Taken {
+        focal = within(focal, 0, Focal.LONGEST);
+        focal35 = within(focal35, 0, Double.MAX_VALUE);
+        aperture = within(aperture, 0, Double.MAX_VALUE);
+        distance = within(distance, 0, Double.MAX_VALUE);
+    }
+
+    private static OptionalDouble within(OptionalDouble said, double above, double most) {
+        boolean isKnown = said.isPresent() && said.getAsDouble() > above && said.getAsDouble() <= most;
+        return isKnown ? said : OptionalDouble.empty();
+    }
+
     /** Of a photo that says nothing of it. */
     public static final Taken UNKNOWN = new Taken(
             Optional.empty(),
@@ -33,10 +47,14 @@ public record Taken(
             OptionalDouble.empty(),
             OptionalDouble.empty());
 
-    /** The crop factor that the two focal lengths tell, where there are both. */
+    /** The crop factor that the two focal lengths tell, where there are both and it is one. */
     OptionalDouble cropFactor() {
-        return focal.isPresent() && focal35.isPresent() && focal.getAsDouble() > 0
-                ? OptionalDouble.of(focal35.getAsDouble() / focal.getAsDouble())
+        if (focal.isEmpty() || focal35.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double told = focal35.getAsDouble() / focal.getAsDouble();
+        return told >= Lens.LEAST_CROP_FACTOR && told <= Lens.MOST_CROP_FACTOR
+                ? OptionalDouble.of(told)
                 : OptionalDouble.empty();
     }
 }

@@ -21,16 +21,23 @@ public record Lens(
         double colour,
         double vignetting,
         double bulge) {
+    public static final double LEAST_CROP_FACTOR = 0.2;
+    public static final double MOST_CROP_FACTOR = 20;
     public static final double MOST_AMOUNT = 2;
     public static final double MOST_BULGE = 100;
 
     /** @throws IllegalArgumentException for values out of range and NaN */
     public Lens {
-        Require.within("cropFactor", cameraCrop, 0.2, 20);
+        requireCropFactor(cameraCrop);
         Require.within("distortion", distortion, 0, MOST_AMOUNT);
         Require.within("colour", colour, 0, MOST_AMOUNT);
         Require.within("vignetting", vignetting, 0, MOST_AMOUNT);
         Require.within("bulge", bulge, -MOST_BULGE, MOST_BULGE);
+    }
+
+    /** @throws IllegalArgumentException for what no camera's crop factor is */
+    public static void requireCropFactor(double cropFactor) {
+        Require.within("cropFactor", cropFactor, LEAST_CROP_FACTOR, MOST_CROP_FACTOR);
     }
 
     /** All of a profile put right. */

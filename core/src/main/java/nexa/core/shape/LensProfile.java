@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Require;
+import nexa.core.geometry.Size;
 
 /**
  * What is known of a lens's faults at one focal length, aperture and distance.
@@ -23,6 +24,8 @@ public record LensProfile(
     /** What the open lens data leaves out. */
     public static final double USUAL_ASPECT = 1.5;
 
+    private static final double LONGEST_ASPECT = 4;
+
     /** So many terms vignetting has, where it is known. */
     public static final int LIGHT_TERMS = 3;
 
@@ -30,13 +33,28 @@ public record LensProfile(
 
     /** @throws IllegalArgumentException for values out of range, NaN, and other than 0 or 3 terms of vignetting */
     public LensProfile {
-        Require.within("cropFactor", cropFactor, 0.2, 20);
-        Require.within("aspect", aspect, 1, 4);
+        Lens.requireCropFactor(cropFactor);
+        requireAspect(aspect);
         vignetting = List.copyOf(vignetting);
         if (!vignetting.isEmpty() && vignetting.size() != LIGHT_TERMS) {
             throw new IllegalArgumentException("vignetting has 3 terms, but here are " + vignetting.size());
         }
         vignetting.forEach(term -> Require.within("term", term, -MOST, MOST));
+    }
+
+    /** @throws IllegalArgumentException for what no camera's photos have */
+    public static void requireAspect(double aspect) {
+        Require.within("aspect", aspect, 1, LONGEST_ASPECT);
+    }
+
+    /** The aspect of a camera that takes photos of a size; of a panorama the longest there is. */
+    public static double aspectOf(Size photo) {
+        return Math.min(LONGEST_ASPECT, photo.longSide() / photo.shortSide());
+    }
+
+    /** Whether light by these terms can be evened. */
+    public static boolean canBeEvened(List<Double> light) {
+        return light.stream().allMatch(term -> Math.abs(term) <= MOST);
     }
 
     /** The same with another bending. */

@@ -154,7 +154,7 @@ public final class EaselView extends View {
         subscriptions.listen(session.standingProperty(), this::tellStanding);
         subscriptions.listen(session.formatProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
-        subscriptions.listen(session.lenses().bookProperty(), this::refresh);
+        subscriptions.listen(session.lenses().readProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refreshAnew);
         subscriptions.listen(session.formatProperty(), this::refreshAnew);
     }

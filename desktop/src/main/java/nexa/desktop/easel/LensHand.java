@@ -48,7 +48,7 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
 
     /** What is known of the lens that took a photo. */
     LensPage.Told told(Photo photo) {
-        if (session.lenses().bookProperty().get().isEmpty()) {
+        if (session.lenses().readProperty().get().isEmpty()) {
             return new LensPage.Told(Words.get("lens.reading"), false);
         }
         LensesNow lenses = session.lenses().now();
@@ -133,7 +133,7 @@ final class LensHand implements LensPage.Actions, ColourSection.Actions {
                 .orElseGet(() -> new LensProfile(
                         taken.lens().orElse(Words.get("lens.own")),
                         1,
-                        photo.size().longSide() / photo.size().shortSide(),
+                        LensProfile.aspectOf(photo.size()),
                         Optional.empty(),
                         Optional.empty(),
                         List.of()));

@@ -36,12 +36,12 @@ public final class LensChooser extends VBox {
 
     /** Opens it for a photo. */
     public static void open(LensesNow lenses, String file, Overlays overlays, Consumer<KnownLens> chosen) {
-        LensChooser chooser = new LensChooser(lenses.choices(file), file, overlays::close, chosen);
+        LensChooser chooser = new LensChooser(lenses, file, overlays::close, chosen);
         overlays.show(chooser);
     }
 
-    private LensChooser(List<KnownLens> all, String file, Runnable close, Consumer<KnownLens> chosen) {
-        this.all = all;
+    private LensChooser(LensesNow lenses, String file, Runnable close, Consumer<KnownLens> chosen) {
+        this.all = lenses.choices(file);
         this.chosen = chosen;
         this.close = close;
         getStyleClass().add("carry-panel");
@@ -88,7 +88,9 @@ public final class LensChooser extends VBox {
                 .bind(list.getSelectionModel().selectedItemProperty().isNull());
         HBox foot = new HBox(12, count, Parts.spacer(), choose);
         foot.setAlignment(Pos.CENTER_LEFT);
-        Label source = Parts.label(Words.get("lens.source"), "small", "quiet");
+        LensSource source = new LensSource();
+        source.tell(lenses.told());
+        source.setMaxWidth(WIDTH);
         getChildren().addAll(heading, search, list, foot, source);
         search("");
     }

@@ -13,7 +13,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import nexa.core.lens.LensBook;
 import nexa.core.series.LensChange;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
@@ -29,6 +28,7 @@ import nexa.desktop.session.Background;
 import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.work.Latest;
+import nexa.store.ReadLenses;
 
 /** Puts the lenses of many photos right where they are known, and says before how many that are, and which are not. */
 public final class LensesPanel extends VBox {
@@ -50,6 +50,7 @@ public final class LensesPanel extends VBox {
     private final Latest<Known> looking = Background.latest(this::show);
     private final VBox known = new VBox(4);
     private final Label unknown = Parts.label("", "quiet");
+    private final LensSource source = new LensSource();
     private final Button put;
     private Map<String, Lens> lenses = Map.of();
 
@@ -84,15 +85,16 @@ public final class LensesPanel extends VBox {
         unknown.setMaxWidth(WIDTH);
         put = Parts.button("lenses.do", this::put, "main-action");
         put.setId("lenses-do");
-        HBox foot = new HBox(12, Parts.label(Words.get("lens.source"), "small", "quiet"), Parts.spacer(), put);
+        source.setMaxWidth(WIDTH * 2 / 3);
+        HBox foot = new HBox(12, source, Parts.spacer(), put);
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(heading, whomRow, known, unknown, foot);
-        ChangeListener<Optional<LensBook>> read = (observed, before, now) -> look();
-        session.lenses().bookProperty().addListener(read);
+        ChangeListener<Optional<ReadLenses>> read = (observed, before, now) -> look();
+        session.lenses().readProperty().addListener(read);
         sceneProperty().addListener((observed, before, now) -> {
             if (now == null) {
                 looking.forget();
-                session.lenses().bookProperty().removeListener(read);
+                session.lenses().readProperty().removeListener(read);
             }
         });
         tellWhatIsPut();
@@ -111,12 +113,13 @@ public final class LensesPanel extends VBox {
 
     /** Works out in the background which lenses are known. */
     private void look() {
-        if (session.lenses().bookProperty().get().isEmpty()) {
+        if (session.lenses().readProperty().get().isEmpty()) {
             known.getChildren().setAll(Parts.label(Words.get("lens.reading"), "quiet"));
             return;
         }
         List<String> files = files();
         LensesNow now = session.lenses().now();
+        source.tell(now.told());
         looking.ask(() -> new Known(files, now.putRight(files)));
     }
 

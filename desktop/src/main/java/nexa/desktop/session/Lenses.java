@@ -7,23 +7,23 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nexa.core.lens.LensBook;
 import nexa.core.lens.OwnProfile;
 import nexa.imaging.facts.ShootReading;
 import nexa.store.LensData;
 import nexa.store.OwnLenses;
+import nexa.store.ReadLenses;
 import nexa.store.ShootProblem;
 
 /** The lenses that are known, and which of them took the photos of a shoot. They are read when they are first asked for. */
 public final class Lenses {
     private final Supplier<ShootReading> reading;
     private final OwnLenses own;
-    private final ReadOnlyObjectWrapper<Optional<LensBook>> book = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<ReadLenses>> read = new ReadOnlyObjectWrapper<>(Optional.empty());
     private boolean isWanted;
 
     /** The data is the same for every shoot. */
     private static final class Data {
-        static final CompletableFuture<LensBook> READ = CompletableFuture.supplyAsync(LensData::read);
+        static final CompletableFuture<ReadLenses> READ = CompletableFuture.supplyAsync(LensData::read);
     }
 
     Lenses(Supplier<ShootReading> reading, OwnLenses own) {
@@ -31,24 +31,28 @@ public final class Lenses {
         this.own = own;
     }
 
-    /** All of them; empty until they have been read, which this begins. */
-    public ReadOnlyObjectProperty<Optional<LensBook>> bookProperty() {
+    /** All that is known of them; empty until that has been read, which this begins. */
+    public ReadOnlyObjectProperty<Optional<ReadLenses>> readProperty() {
         if (!isWanted) {
             isWanted = true;
             read();
         }
-        return book.getReadOnlyProperty();
+        return read.getReadOnlyProperty();
     }
 
     private void read() {
+        // Whatever goes wrong, nobody waits for ever.
         Data.READ
-                .thenApplyAsync(read -> read.withOwn(own.read()))
-                .thenAccept(read -> Platform.runLater(() -> book.set(Optional.of(read))));
+                .exceptionally(ReadLenses::failed)
+                .thenApplyAsync(known -> known.withOwn(own.read()))
+                .exceptionally(ReadLenses::failed)
+                .thenAccept(known -> Platform.runLater(() -> read.set(Optional.of(known))));
     }
 
     /** What is known now, for what is worked out of it, also in the background. */
     public LensesNow now() {
-        return new LensesNow(bookProperty().get().orElse(LensBook.EMPTY), reading.get());
+        ReadLenses known = readProperty().get().orElse(ReadLenses.NOTHING);
+        return new LensesNow(known.book(), known.told(), reading.get());
     }
 
     /**

@@ -9,6 +9,7 @@ import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.OwnProfile;
 import nexa.core.lens.Taken;
+import nexa.core.message.Message;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shoot.Photo;
@@ -18,9 +19,10 @@ import nexa.imaging.facts.ShootReading;
  * Which lenses took the photos of a shoot, by what is known now.
  *
  * @param book none is known while it has not been read
+ * @param told what of the lens data was passed over
  * @param reading what the photos say of themselves
  */
-public record LensesNow(LensBook book, ShootReading reading) {
+public record LensesNow(LensBook book, List<Message> told, ShootReading reading) {
     /** Whether there is lens data, or a profile of one's own. */
     public boolean areAnyKnown() {
         return !book.lenses().isEmpty()
@@ -90,8 +92,7 @@ public record LensesNow(LensBook book, ShootReading reading) {
 
     /** A profile of one's own of what took a photo, to be added to; empty where the photo does not tell enough. */
     public Optional<OwnProfile> own(Photo photo) {
-        return OwnProfile.begun(
-                taken(photo.file()), photo.size().longSide() / photo.size().shortSide(), book);
+        return OwnProfile.begun(taken(photo.file()), LensProfile.aspectOf(photo.size()), book);
     }
 
     private Optional<Lens> chosenFor(String from, Lens lens, String file) {
