@@ -32,6 +32,7 @@ record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading readin
         ShootReading reading = ShootReading.of(opened.shoot(), opened.path());
         Shoot shoot = TextureReading.read(reading.appliedTo(opened.shoot()), opened.path(), reading.problems());
         List<Message> notices = new ArrayList<>(opened.notices());
+        reading.passedOver().ifPresent(notices::add);
         int renamed = Renamed.find(shoot, opened.missing()).size();
         if (renamed > 0) {
             notices.add(Message.of("cli.renamed", renamed));

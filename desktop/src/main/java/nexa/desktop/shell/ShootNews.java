@@ -8,6 +8,7 @@ import nexa.desktop.parts.Words;
 import nexa.desktop.session.Autosave;
 import nexa.desktop.session.FolderChanges;
 import nexa.desktop.session.ShootSession;
+import nexa.imaging.facts.ShootReading;
 import nexa.store.ShootFolder;
 import nexa.store.ShootProblem;
 
@@ -17,6 +18,7 @@ final class ShootNews implements Autosave.Listener {
     private final Path folder;
     private final Path keptIn;
     private boolean toldApart;
+    private boolean toldPassedOver;
     private boolean isClosed;
 
     /** @param keptIn where shoots are kept whose folders cannot be written to */
@@ -30,12 +32,23 @@ final class ShootNews implements Autosave.Listener {
     void tellOpened(ShootFolder opened, ShootSession session) {
         opened.notices().forEach(notice -> messages.keep(Words.say(notice)));
         offerWhatComes(session);
+        session.readingProperty().addListener((observed, before, now) -> tellPassedOver(now, session));
         if (session.edits().setAside().isPresent()) {
             messages.offer("aside.take", Words.get("aside.what"), session.edits()::goOnWithSetAside);
         }
         session.edits().onRefused(() -> messages.say(Words.get("message.readOnly", folder)));
         if (session.isReadOnly()) {
             messages.say(Words.get("message.readOnly", folder));
+        }
+    }
+
+    /** Once, when all photos were read. */
+    private void tellPassedOver(ShootReading reading, ShootSession session) {
+        boolean isRead = reading.facts().size() + reading.problems().size()
+                >= session.shoot().photos().size();
+        if (isRead && !toldPassedOver && !isClosed) {
+            toldPassedOver = true;
+            reading.passedOver().ifPresent(passed -> messages.keep(Words.say(passed)));
         }
     }
 

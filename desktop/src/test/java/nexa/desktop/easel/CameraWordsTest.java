@@ -28,6 +28,7 @@ class CameraWordsTest {
                 Optional.empty(),
                 new FileIdentity(1, "x"),
                 Optional.empty(),
+                false,
                 false);
     }
 

@@ -9,7 +9,6 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.jpeg.JpegDirectory;
 import com.drew.metadata.jpeg.JpegReader;
-import com.google.common.io.ByteStreams;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -45,8 +44,8 @@ final class JpegDecoder implements PhotoDecoder {
             JpegSegmentType.SOF15);
 
     private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.ISO_8859_1);
-    /** No photo has more before its pixels. */
-    private static final long MOST_BEFORE_PIXELS = 64L * 1024 * 1024;
+    /** Bytes read one by one before the frame of a picture inside another file: a few of each part. */
+    private static final int MOST_BEFORE_FRAME_INSIDE = 2_000;
     /** Cameras and programs use a dozen at the most. */
     private static final int MOST_SCANS = 500;
 
@@ -54,21 +53,34 @@ final class JpegDecoder implements PhotoDecoder {
 
     @Override
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException, MetadataException {
+        StoredPixels stored;
         try (InputStream in = Files.newInputStream(file)) {
-            return header(in, FRAMES);
+            stored = stored(new BoundedReader(new BufferedInputStream(in)), FRAMES);
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            EndingReader reader = new EndingReader(in);
+            JpegSegmentData segments = JpegSegmentReader.readSegments(reader, Set.of(JpegSegmentType.APP1));
+            ToldMetadata told = ToldMetadata.of(exif(segments).flatMap(TiffDirectory::read))
+                    .withXmp(segments.getSegments(JpegSegmentType.APP1))
+                    .cut(reader.isCut());
+            return new PhotoHeader(stored, told);
         }
     }
 
-    /** As {@link #header(Path)}, of a JPEG inside another file; the ways in which sensors' samples are packed are none. */
-    static PhotoHeader headerInside(InputStream in) throws IOException, ImageProcessingException, MetadataException {
-        return header(in, EnumSet.of(JpegSegmentType.SOF0, JpegSegmentType.SOF1, JpegSegmentType.SOF2));
+    /**
+     * How the pixels of a JPEG inside another file lie; the ways in which sensors' samples are packed are none.
+     *
+     * @throws JpegProcessingException if there is none
+     */
+    static StoredPixels storedInside(InputStream in) throws IOException, ImageProcessingException, MetadataException {
+        Set<JpegSegmentType> frames = EnumSet.of(JpegSegmentType.SOF0, JpegSegmentType.SOF1, JpegSegmentType.SOF2);
+        BoundedReader reader = new BoundedReader(in, MOST_BEFORE_FRAME_INSIDE);
+        return stored(reader, frames);
     }
 
-    private static PhotoHeader header(InputStream in, Set<JpegSegmentType> frames)
+    private static StoredPixels stored(BoundedReader reader, Set<JpegSegmentType> frames)
             throws IOException, ImageProcessingException, MetadataException {
-        Set<JpegSegmentType> wanted = EnumSet.copyOf(frames);
-        wanted.add(JpegSegmentType.APP1);
-        JpegSegmentData segments = segments(in, wanted);
+        JpegSegmentData segments = JpegSegmentReader.readSegments(reader, frames);
         Metadata frame = new Metadata();
         for (JpegSegmentType type : frames) {
             for (byte[] segment : segments.getSegments(type)) {
@@ -79,18 +91,34 @@ final class JpegDecoder implements PhotoDecoder {
         if (told == null) {
             throw new ImageProcessingException("no frame");
         }
-        Metadata exif = PhotoHeader.exif(exif(segments).flatMap(TiffDirectory::read));
-        segments.getSegments(JpegSegmentType.APP1).forEach(segment -> PhotoHeader.addXmp(segment, exif));
-        return new PhotoHeader(
-                new StoredPixels(
-                        new PixelSize(told.getImageWidth(), told.getImageHeight()), told.getNumberOfComponents()),
-                exif);
+        return new StoredPixels(
+                new PixelSize(told.getImageWidth(), told.getImageHeight()), told.getNumberOfComponents());
     }
 
-    private static JpegSegmentData segments(InputStream in, Set<JpegSegmentType> wanted)
+    private static JpegSegmentData segments(InputStream in, JpegSegmentType wanted)
             throws IOException, JpegProcessingException {
-        InputStream bounded = ByteStreams.limit(new BufferedInputStream(in), MOST_BEFORE_PIXELS);
-        return JpegSegmentReader.readSegments(new BoundedReader(bounded), wanted);
+        return JpegSegmentReader.readSegments(new EndingReader(in), Set.of(wanted));
+    }
+
+    /** Where more of a JPEG has been read than any photo says it seems to end, so that what was read until then counts. */
+    private static final class EndingReader extends BoundedReader {
+        private static final byte[] END = {(byte) 0xFF, (byte) 0xD9};
+        private int ended;
+
+        EndingReader(InputStream in) {
+            super(new BufferedInputStream(in));
+        }
+
+        @Override
+        public byte getByte() throws IOException {
+            return isCut() ? END[ended++ % END.length] : super.getByte();
+        }
+
+        @Override
+        public byte[] getBytes(int count) throws IOException {
+            byte[] bytes = super.getBytes(count);
+            return bytes.length == count ? bytes : new byte[count];
+        }
     }
 
     private static Optional<byte[]> exif(JpegSegmentData segments) {
@@ -104,14 +132,18 @@ final class JpegDecoder implements PhotoDecoder {
 
     @Override
     public SourceMetadata metadata(Path file) throws IOException, ImageProcessingException {
+        Optional<byte[]> exif;
         try (InputStream in = Files.newInputStream(file)) {
-            return metadata(in);
+            exif = exif(segments(in, JpegSegmentType.APP1));
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            return new SourceMetadata(exif, profile(in));
         }
     }
 
-    /** As {@link #metadata(Path)}, of a JPEG that need not be a file of its own. */
-    static SourceMetadata metadata(InputStream in) throws IOException, JpegProcessingException {
-        JpegSegmentData segments = segments(in, Set.of(JpegSegmentType.APP1, JpegSegmentType.APP2));
+    /** The colour profile of a JPEG, which need not be a file of its own. Read for itself: colours are worth more than texts. */
+    static Optional<ColourProfile> profile(InputStream in) throws IOException, JpegProcessingException {
+        JpegSegmentData segments = segments(in, JpegSegmentType.APP2);
         TreeMap<Integer, byte[]> parts = new TreeMap<>();
         for (byte[] segment : segments.getSegments(JpegSegmentType.APP2)) {
             if (SourceMetadata.startsWith(segment, ICC) && segment.length > ICC.length + 2) {
@@ -120,7 +152,7 @@ final class JpegDecoder implements PhotoDecoder {
         }
         ByteArrayOutputStream icc = new ByteArrayOutputStream();
         parts.values().forEach(icc::writeBytes);
-        return new SourceMetadata(exif(segments), ColourProfile.read(icc.toByteArray()));
+        return ColourProfile.read(icc.toByteArray());
     }
 
     @Override
@@ -147,7 +179,7 @@ final class JpegDecoder implements PhotoDecoder {
 
     /** The TIFF block of a JPEG's EXIF. */
     static Optional<TiffDirectory> exifInside(InputStream in) throws IOException, JpegProcessingException {
-        return exif(segments(in, Set.of(JpegSegmentType.APP1))).flatMap(TiffDirectory::read);
+        return exif(segments(in, JpegSegmentType.APP1)).flatMap(TiffDirectory::read);
     }
 
     @Override

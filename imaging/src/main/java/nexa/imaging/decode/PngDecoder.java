@@ -41,8 +41,12 @@ final class PngDecoder implements PhotoDecoder {
         PngHeader header = null;
         Optional<TiffDirectory> directory = Optional.empty();
         boolean hasTransparency = false;
+        boolean isCut;
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            for (PngChunk chunk : chunks(in, Set.of(PngChunkType.IHDR, PngChunkType.tRNS, PngChunkType.eXIf))) {
+            BoundedReader reader = new BoundedReader(in);
+            List<PngChunk> chunks = chunks(reader, Set.of(PngChunkType.IHDR, PngChunkType.tRNS, PngChunkType.eXIf));
+            isCut = reader.isCut();
+            for (PngChunk chunk : chunks) {
                 if (chunk.getType().equals(PngChunkType.IHDR)) {
                     header = new PngHeader(chunk.getBytes());
                 } else if (chunk.getType().equals(PngChunkType.tRNS)) {
@@ -60,13 +64,18 @@ final class PngDecoder implements PhotoDecoder {
         return new PhotoHeader(
                 new StoredPixels(
                         new PixelSize(header.getImageWidth(), header.getImageHeight()), 0, hasAlpha || hasTransparency),
-                PhotoHeader.exif(directory));
+                ToldMetadata.of(directory).cut(isCut));
     }
 
     /** The chunks of a PNG that are wanted; the others are passed over unread. */
     static List<PngChunk> chunks(InputStream in, Set<PngChunkType> wanted) throws PngProcessingException, IOException {
+        return chunks(new BoundedReader(in), wanted);
+    }
+
+    private static List<PngChunk> chunks(BoundedReader in, Set<PngChunkType> wanted)
+            throws PngProcessingException, IOException {
         List<PngChunk> found = new ArrayList<>();
-        new PngChunkReader().extract(new BoundedReader(in), wanted).forEach(found::add);
+        new PngChunkReader().extract(in, wanted).forEach(found::add);
         return found;
     }
 

@@ -1,7 +1,6 @@
 package nexa.imaging.decode;
 
 import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -16,10 +15,9 @@ final class RawDecoder implements PhotoDecoder {
     @Override
     public PhotoHeader header(Path file) throws IOException, ImageProcessingException {
         RawFile raw = raw(file);
-        Metadata exif = PhotoHeader.exif(raw.told().map(RawDecoder::ofThePhoto));
-        int channels =
-                raw.picture().map(jpeg -> jpeg.header().stored().channels()).orElse(0);
-        return new PhotoHeader(new StoredPixels(raw.size(), channels), Optional.of(raw), exif);
+        ToldMetadata told = ToldMetadata.of(raw.told().map(RawDecoder::ofThePhoto));
+        int channels = raw.picture().map(jpeg -> jpeg.stored().channels()).orElse(0);
+        return new PhotoHeader(new StoredPixels(raw.size(), channels), Optional.of(raw), told);
     }
 
     private static RawFile raw(Path file) throws IOException, ImageProcessingException {
@@ -40,7 +38,7 @@ final class RawDecoder implements PhotoDecoder {
             return new SourceMetadata(exif, Optional.empty());
         }
         try (InputStream in = raw.picture().get().stream(file)) {
-            return new SourceMetadata(exif, JpegDecoder.metadata(in).profile());
+            return new SourceMetadata(exif, JpegDecoder.profile(in));
         }
     }
 
@@ -81,7 +79,7 @@ final class RawDecoder implements PhotoDecoder {
 
     private static StoredPixels stored(byte[] jpeg, StoredPixels otherwise) throws IOException {
         try (InputStream in = new ByteArrayInputStream(jpeg)) {
-            return JpegDecoder.headerInside(in).stored();
+            return JpegDecoder.storedInside(in);
         } catch (ImageProcessingException | MetadataException e) {
             return otherwise;
         }

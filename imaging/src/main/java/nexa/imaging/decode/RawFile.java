@@ -1,5 +1,6 @@
 package nexa.imaging.decode;
 
+import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.jpeg.JpegProcessingException;
 import com.drew.lang.RandomAccessFileReader;
 import java.io.IOException;
@@ -165,7 +166,7 @@ public record RawFile(
 
     /** The size of its largest picture, as stored; empty if there is none. */
     public Optional<PixelSize> pictureSize() {
-        return picture().map(jpeg -> jpeg.header().stored().size());
+        return picture().map(jpeg -> jpeg.stored().size());
     }
 
     /** The smallest of its pictures that has so many pixels along the long side and frames the photo as the largest does. */
@@ -181,16 +182,17 @@ public record RawFile(
      * The size of the photo, as stored: of what the camera's own picture frames, where that is large enough to tell, in the
      * pixels of the sensor.
      *
-     * @throws IOException if it tells of no size at all
+     * @throws ImageProcessingException if it tells of no size at all
      */
-    public PixelSize size() throws IOException {
+    public PixelSize size() throws ImageProcessingException {
         if (sensor.isEmpty() || picture().isEmpty()) {
-            return sensor.or(this::pictureSize).orElseThrow(() -> new IOException("neither samples nor a picture"));
+            return sensor.or(this::pictureSize)
+                    .orElseThrow(() -> new ImageProcessingException("neither samples nor a picture"));
         }
         PixelSize samples = sensor.get();
         EmbeddedJpeg picture = picture().get();
         if (picture.longSide() >= ABOUT_AS_LONG * Math.max(samples.width(), samples.height())) {
-            return picture.header().stored().size();
+            return picture.stored().size();
         }
         boolean framesOtherwise = Math.abs(picture.ratio() / samples.size().ratio() - 1) > SAME_RATIO;
         return framesOtherwise && picture.longSide() >= LARGE

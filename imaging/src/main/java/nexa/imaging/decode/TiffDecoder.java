@@ -30,7 +30,7 @@ final class TiffDecoder implements PhotoDecoder {
                             new PixelSize(Math.toIntExact(width), Math.toIntExact(height)),
                             0,
                             !OF_COLOURS.contains(first.number(SAMPLES).orElse(1))),
-                    PhotoHeader.exif(Optional.of(first.only(SourceMetadata.OF_THE_PHOTO::contains))));
+                    ToldMetadata.of(Optional.of(first.only(SourceMetadata.OF_THE_PHOTO::contains))));
         }
     }
 

@@ -25,12 +25,13 @@ final class TiffDirectories {
         List<TiffDirectory> found = new ArrayList<>();
         try {
             ByteOrder order = TiffDirectory.setOrder(tiff, MAGICS);
+            TiffDirectory.Allowance allowance = new TiffDirectory.Allowance();
             Deque<Integer> places = new ArrayDeque<>(List.of(TiffDirectory.firstAt(tiff)));
             Set<Integer> seen = new HashSet<>();
             while (!places.isEmpty() && found.size() < MOST) {
                 int at = places.removeFirst();
                 if (at > 0 && seen.add(at)) {
-                    found.add(TiffDirectory.read(tiff, order, at, TiffDirectory.DEEPEST));
+                    found.add(TiffDirectory.read(tiff, order, at, TiffDirectory.DEEPEST, allowance));
                     places.addAll(after(tiff, at, found.get(found.size() - 1)));
                 }
             }

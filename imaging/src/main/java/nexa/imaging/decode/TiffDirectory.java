@@ -35,6 +35,7 @@ public final class TiffDirectory {
     static final int DEEPEST = 3;
     private static final int MOST_ENTRIES = 2_000;
     private static final int LARGEST_VALUE = 16 * 1024 * 1024;
+    private static final int MOST_BYTES = 48 * 1024 * 1024;
 
     /** What stands in every TIFF behind the byte order. */
     private static final Set<Integer> TIFF = Set.of(42);
@@ -73,6 +74,21 @@ public final class TiffDirectory {
         }
     }
 
+    /** How many bytes of values may still be read of a file: a thousand values may all lie in the same bytes. */
+    static final class Allowance {
+        private int left = MOST_BYTES;
+        private boolean isUsedUp;
+
+        private boolean allows(int length) {
+            isUsedUp |= length > left;
+            return length <= left;
+        }
+
+        private void take(int length) {
+            left -= length;
+        }
+    }
+
     /** Bytes of a file, from one to before another. */
     private record Span(int from, int to) {
         static final Span NONE = new Span(0, 0);
@@ -84,6 +100,7 @@ public final class TiffDirectory {
 
     private final ByteOrder order;
     private final Span table;
+    private boolean isCut;
     private final SortedMap<Integer, Entry> entries = new TreeMap<>();
     private final SortedMap<Integer, TiffDirectory> below = new TreeMap<>();
 
@@ -110,7 +127,7 @@ public final class TiffDirectory {
     /** As {@link #read(byte[])}. */
     static Optional<TiffDirectory> read(RandomAccessReader tiff) {
         try {
-            return Optional.of(read(tiff, setOrder(tiff, TIFF), firstAt(tiff), DEEPEST));
+            return Optional.of(read(tiff, setOrder(tiff, TIFF), firstAt(tiff), DEEPEST, new Allowance()));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -123,7 +140,7 @@ public final class TiffDirectory {
             ByteOrder order = setOrder(reader, TIFF);
             int first = firstAt(reader);
             int second = reader.getInt32(first + 2 + ENTRY * reader.getUInt16(first));
-            return second == 0 ? Optional.empty() : Optional.of(read(reader, order, second, 1));
+            return second == 0 ? Optional.empty() : Optional.of(read(reader, order, second, 1, new Allowance()));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -144,7 +161,8 @@ public final class TiffDirectory {
     }
 
     /** The directory at a place, and what is below it so many directories deep. */
-    static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth) throws IOException {
+    static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth, Allowance allowance)
+            throws IOException {
         int count = Math.min(MOST_ENTRIES, tiff.getUInt16(at));
         TiffDirectory directory = new TiffDirectory(order, new Span(at, at + 2 + count * ENTRY));
         for (int i = 0; i < count; i++) {
@@ -152,28 +170,34 @@ public final class TiffDirectory {
             try {
                 int tag = tiff.getUInt16(entry);
                 if (BELOW.contains(tag) && depth > 1) {
-                    directory.below.put(tag, read(tiff, order, tiff.getInt32(entry + 8), depth - 1));
+                    directory.below.put(tag, read(tiff, order, tiff.getInt32(entry + 8), depth - 1, allowance));
                 } else if (!BELOW.contains(tag)) {
-                    value(tiff, entry).ifPresent(value -> directory.entries.put(tag, value));
+                    value(tiff, entry, allowance).ifPresent(value -> directory.entries.put(tag, value));
                 }
             } catch (IOException e) {
                 // One broken entry is no reason to lose the others.
                 directory.entries.remove(-1);
             }
         }
+        directory.isCut = allowance.isUsedUp;
         return directory;
     }
 
-    private static Optional<Entry> value(RandomAccessReader tiff, int at) throws IOException {
+    private static Optional<Entry> value(RandomAccessReader tiff, int at, Allowance allowance) throws IOException {
         int type = tiff.getUInt16(at + 2);
         long count = tiff.getUInt32(at + 4);
         if (type == 0 || type >= BYTES.length || count * BYTES[type] > LARGEST_VALUE) {
             return Optional.empty();
         }
         int length = (int) count * BYTES[type];
+        if (!allowance.allows(length)) {
+            return Optional.empty();
+        }
         boolean isInside = length <= 4;
         int from = isInside ? at + 8 : tiff.getInt32(at + 8);
-        return Optional.of(new Entry(type, (int) count, tiff.getBytes(from, length), isInside ? Entry.NOWHERE : from));
+        byte[] bytes = tiff.getBytes(from, length);
+        allowance.take(length);
+        return Optional.of(new Entry(type, (int) count, bytes, isInside ? Entry.NOWHERE : from));
     }
 
     /**
@@ -186,6 +210,7 @@ public final class TiffDirectory {
 
     private TiffDirectory apart(List<Span> all) {
         TiffDirectory kept = new TiffDirectory(order, table);
+        kept.isCut = isCut;
         entries.forEach((tag, entry) -> {
             Span own = entry.span();
             if (all.stream().noneMatch(other -> other.from != own.from && other.meets(own))) {
@@ -212,6 +237,11 @@ public final class TiffDirectory {
                         entries.values().stream().map(Entry::span),
                         below.values().stream().flatMap(TiffDirectory::spans))
                 .flatMap(all -> all);
+    }
+
+    /** Whether entries of it, or of those below it, were passed over since there is far more in them than any photo says. */
+    boolean isCut() {
+        return isCut;
     }
 
     public boolean isEmpty() {
@@ -270,6 +300,7 @@ public final class TiffDirectory {
     /** This directory with only these entries, and directories below, of its own. */
     public TiffDirectory only(Predicate<Integer> tags) {
         TiffDirectory kept = new TiffDirectory(order, table);
+        kept.isCut = isCut;
         entries.forEach((tag, entry) -> {
             if (tags.test(tag)) {
                 kept.entries.put(tag, entry);

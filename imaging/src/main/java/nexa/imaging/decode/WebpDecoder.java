@@ -48,12 +48,23 @@ final class WebpDecoder implements PhotoDecoder {
                         0,
                         // Where it does not say so it may be all the same.
                         !Boolean.FALSE.equals(told.getBooleanObject(WebpDirectory.TAG_HAS_ALPHA))),
-                PhotoHeader.exif(metadata(file).exif().flatMap(TiffDirectory::read)));
+                told(file));
     }
 
-    private static void read(Path file, RiffHandler handler) throws IOException, ImageProcessingException {
+    private static ToldMetadata told(Path file) throws IOException, ImageProcessingException {
+        Chunks chunks = new Chunks(Set.of("EXIF"));
+        boolean isCut = read(file, chunks);
+        return ToldMetadata.of(
+                        chunks.find("EXIF").map(SourceMetadata::withoutPreamble).flatMap(TiffDirectory::read))
+                .cut(isCut);
+    }
+
+    /** Reads what a handler wants, and tells whether something was passed over. */
+    private static boolean read(Path file, RiffHandler handler) throws IOException, ImageProcessingException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            new RiffReader().processRiff(new BoundedReader(in), handler);
+            BoundedReader reader = new BoundedReader(in);
+            new RiffReader().processRiff(reader, handler);
+            return reader.isCut();
         }
     }
 

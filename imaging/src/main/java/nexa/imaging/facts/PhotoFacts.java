@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.FileIdentity;
@@ -36,6 +37,7 @@ import nexa.imaging.raw.RawStanding;
  * @param identity by what the file is known again under another name
  * @param raw how it stands with the raw file that the photo is, or that lies beside it; empty if there is none
  * @param isSeeThrough whether some of its pixels are see-through, as far as these were looked at
+ * @param isCut whether some of what it says of itself was passed over, as nothing that could be read
  */
 public record PhotoFacts(
         PhotoKind kind,
@@ -46,7 +48,8 @@ public record PhotoFacts(
         Optional<Subject> subject,
         FileIdentity identity,
         Optional<RawStanding> raw,
-        boolean isSeeThrough) {
+        boolean isSeeThrough,
+        boolean isCut) {
     private static final int SUBJECT_AREA = 0x9214;
     private static final long MOST_PIXELS = 400_000_000;
 
@@ -106,7 +109,7 @@ public record PhotoFacts(
 
     private PhotoFacts with(Optional<RawStanding> newRaw, boolean isSeeThroughNow) {
         return new PhotoFacts(
-                kind, stored, orientation, capturedAt, camera, subject, identity, newRaw, isSeeThroughNow);
+                kind, stored, orientation, capturedAt, camera, subject, identity, newRaw, isSeeThroughNow, isCut);
     }
 
     private static PhotoKind kind(Path file) throws IOException, PhotoProblem {
@@ -134,18 +137,39 @@ public record PhotoFacts(
             throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE);
         }
         Optional<RawStanding> raw = header.raw().map(RawStanding::of);
-        Metadata exif = header.exif();
-        ExifOrientation orientation = orientation(exif);
+        Metadata exif = header.told().exif();
+        Asking asking = new Asking();
+        ExifOrientation orientation = asking.of(() -> orientation(exif), ExifOrientation.UPRIGHT);
         return new PhotoFacts(
                 kind,
                 usable(name, header, raw),
                 orientation,
-                CaptureTime.of(exif),
-                CameraData.of(exif),
-                subject(exif, stored, orientation).or(() -> XmpRegions.subject(exif, stored, orientation)),
+                asking.of(() -> CaptureTime.of(exif), Optional.empty()),
+                asking.of(() -> CameraData.of(exif), CameraData.NONE),
+                asking.of(
+                        () -> subject(exif, stored, orientation)
+                                .or(() -> header.told()
+                                        .xmp()
+                                        .flatMap(xmp -> XmpRegions.subject(xmp, stored, orientation))),
+                        Optional.empty()),
                 identity,
                 raw,
-                false);
+                false,
+                header.told().isCut() || asking.hasFailed);
+    }
+
+    /** Asks for one thing after the other that a photo says: the picture is worth more than any of them. */
+    private static final class Asking {
+        private boolean hasFailed;
+
+        <T> T of(Supplier<T> asked, T otherwise) {
+            try {
+                return asked.get();
+            } catch (RuntimeException | StackOverflowError e) {
+                hasFailed = true;
+                return otherwise;
+            }
+        }
     }
 
     /** The tag's point or circle lies in the stored pixels; it is turned and mirrored with them. */

@@ -10,7 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import nexa.core.lens.Taken;
+import nexa.core.message.Message;
 import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -25,6 +27,7 @@ import nexa.imaging.raw.RawStanding;
  * @param problems by file, for those that could not
  */
 public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProblem> problems) {
+    private static final int MOST_NAMED = 3;
 
     public ShootReading {
         facts = Map.copyOf(facts);
@@ -123,6 +126,19 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         }
         List<String> files = document.photos().stream().map(Photo::file).toList();
         return Optional.of(PhotoProblem.nothingLeft(photo.file(), files.indexOf(photo.file())));
+    }
+
+    /** What to say of photos of whose metadata some was passed over, if there are any. */
+    public Optional<Message> passedOver() {
+        List<String> cut = facts.entrySet().stream()
+                .filter(one -> one.getValue().isCut())
+                .map(Map.Entry::getKey)
+                .sorted(FileOrder.BY_NAME)
+                .toList();
+        String names = cut.stream().limit(MOST_NAMED).collect(Collectors.joining(", "));
+        return cut.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Message.of("photo.passedOver", cut.size(), names, cut.size() - MOST_NAMED));
     }
 
     /** Whether this tells files of photos apart of which something is said by hand and that had no such identity yet. */

@@ -4,8 +4,6 @@ import com.adobe.internal.xmp.XMPException;
 import com.adobe.internal.xmp.XMPMeta;
 import com.adobe.internal.xmp.XMPPathFactory;
 import com.adobe.internal.xmp.properties.XMPProperty;
-import com.drew.metadata.Metadata;
-import com.drew.metadata.xmp.XmpDirectory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,21 +33,16 @@ final class XmpRegions {
     }
 
     /** The subject that they mark, in the photo as seen; what is broken counts as not there. */
-    static Optional<Subject> subject(Metadata metadata, PixelSize stored, ExifOrientation orientation) {
-        for (XmpDirectory directory : metadata.getDirectoriesOfType(XmpDirectory.class)) {
-            XmpRegions regions = new XmpRegions(directory.getXMPMeta(), stored);
-            List<Bounds> found = new ArrayList<>();
-            try {
-                regions.addGroups(found);
-                regions.addIptcs(found);
-            } catch (XMPException | NumberFormatException e) {
-                found.clear();
-            }
-            if (!found.isEmpty()) {
-                return Optional.of(subject(found, stored, orientation));
-            }
+    static Optional<Subject> subject(XMPMeta xmp, PixelSize stored, ExifOrientation orientation) {
+        XmpRegions regions = new XmpRegions(xmp, stored);
+        List<Bounds> found = new ArrayList<>();
+        try {
+            regions.addGroups(found);
+            regions.addIptcs(found);
+        } catch (XMPException | NumberFormatException e) {
+            return Optional.empty();
         }
-        return Optional.empty();
+        return found.isEmpty() ? Optional.empty() : Optional.of(subject(found, stored, orientation));
     }
 
     private static Subject subject(List<Bounds> found, PixelSize stored, ExifOrientation orientation) {

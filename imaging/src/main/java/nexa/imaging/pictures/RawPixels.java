@@ -1,5 +1,6 @@
 package nexa.imaging.pictures;
 
+import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -103,6 +104,8 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
             return PixelStages.upright(raw.orientation())
                     .apply(new FullPixels(light, Optional.empty()))
                     .pixels();
+        } catch (ImageProcessingException e) {
+            throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED, e);
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
         }

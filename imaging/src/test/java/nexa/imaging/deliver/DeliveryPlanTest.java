@@ -60,6 +60,7 @@ class DeliveryPlanTest {
                                 Optional.empty(),
                                 new FileIdentity(1, "x"),
                                 Optional.empty(),
+                                false,
                                 false)));
         return new ShootReading(facts, Map.of());
     }

@@ -187,6 +187,7 @@ class PhotoFactsTest {
                 Optional.empty(),
                 new FileIdentity(1, "x"),
                 Optional.empty(),
+                false,
                 false);
     }
 
