@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
 import nexa.core.shoot.Beyond;
@@ -13,7 +12,9 @@ import nexa.core.shoot.Subject;
 
 /** How what lies beyond a photo is filled, as it is written in a JSON object. */
 final class BeyondJson {
-    static final Set<String> FIELDS = Set.of("fill", "colour", "protect", "method");
+    static final KnownFields FIELDS = KnownFields.of("fill", "colour", "method")
+            .with("protect", KnownFields.of("x", "y", "r"))
+            .orBare();
 
     /** Said for the edge's own colour. */
     private static final String EDGE = "edge";

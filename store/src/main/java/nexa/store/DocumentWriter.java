@@ -25,7 +25,6 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
-import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 
@@ -63,7 +62,7 @@ final class DocumentWriter {
         document.set("formats", formats(shoot.formats()));
         ArrayNode photos = document.putArray("photos");
         shoot.photos().forEach(photo -> photos.add(photo(photo)));
-        return keeping(document, earlier, DocumentFields.SHOOT);
+        return DocumentFields.SHOOT.keeping(document, earlier);
     }
 
     /** The list of formats. */
@@ -86,15 +85,6 @@ final class DocumentWriter {
         return named;
     }
 
-    private static ObjectNode keeping(ObjectNode fresh, JsonNode earlier, Set<String> known) {
-        earlier.properties().forEach(field -> {
-            if (!known.contains(field.getKey())) {
-                fresh.set(field.getKey(), field.getValue());
-            }
-        });
-        return fresh;
-    }
-
     private static ObjectNode format(Format format, JsonNode earlier) {
         ObjectNode node = JSON.objectNode();
         node.put("id", format.id());
@@ -102,7 +92,7 @@ final class DocumentWriter {
         node.put("ratio", format.ratio().toString());
         node.put("turn", EnumName.of(format.turn()));
         if (!(format.size() instanceof OutputSize.AsCropped)) {
-            node.set("size", keeping(size(format.size()), earlier.path("size"), DocumentFields.SIZE));
+            node.set("size", size(format.size()));
         }
         if (!format.leads().isEmpty()) {
             ObjectNode leads = node.putObject("leads");
@@ -111,12 +101,10 @@ final class DocumentWriter {
                     leads.put(EnumName.of(orientation), format.leads().get(orientation));
                 }
             }
-            keeping(leads, earlier.path("leads"), DocumentFields.LEADS);
         }
         ObjectNode tolerance = node.putObject("tolerance");
         tolerance.put("tightness", format.tolerance().tightness());
         tolerance.put("position", format.tolerance().position());
-        keeping(tolerance, earlier.path("tolerance"), DocumentFields.TOLERANCE);
         if (format.going() == Going.WAITS) {
             node.put("goes", DocumentFields.WAITS);
         } else {
@@ -125,8 +113,8 @@ final class DocumentWriter {
         if (format.reaches()) {
             node.put("reaches", true);
         }
-        node.set("file", keeping(file(format.file()), earlier.path("file"), DocumentFields.FILE));
-        return keeping(node, earlier, DocumentFields.FORMAT);
+        node.set("file", file(format.file()));
+        return DocumentFields.FORMAT.keeping(node, earlier);
     }
 
     private static ObjectNode size(OutputSize size) {
@@ -175,24 +163,12 @@ final class DocumentWriter {
         photo.raw().ifPresent(raw -> node.put("raw", raw));
         photo.pixels()
                 .ifPresent(pixels -> node.putArray("pixels").add(pixels.width()).add(pixels.height()));
-        photo.identity()
-                .ifPresent(identity -> node.set(
-                        "identity", keeping(identity(identity), earlier.path("identity"), DocumentFields.IDENTITY)));
+        photo.identity().ifPresent(identity -> node.set("identity", identity(identity)));
         PreparationJson.write(photo.preparation(), node);
-        PreparationJson.BELOW.forEach((name, fields) -> {
-            if (node.get(name) instanceof ObjectNode said) {
-                keeping(said, earlier.path(name), fields);
-            }
-        });
         if (photo.mark() != Mark.OPEN) {
             node.put("mark", EnumName.of(photo.mark()));
         }
-        if (photo.subject().isPresent()) {
-            Subject subject = photo.subject().get();
-            ObjectNode spot = node.putObject("subject");
-            SubjectJson.write(subject, spot);
-            keeping(spot, earlier.path("subject"), DocumentFields.SUBJECT);
-        }
+        photo.subject().ifPresent(subject -> SubjectJson.write(subject, node.putObject("subject")));
         if (photo.hasNoSubject()) {
             node.putNull("subject");
         }
@@ -206,7 +182,7 @@ final class DocumentWriter {
         if (!crops.isEmpty()) {
             node.set("crops", crops);
         }
-        return keeping(node, earlier, DocumentFields.PHOTO);
+        return DocumentFields.PHOTO.keeping(node, earlier);
     }
 
     private static ObjectNode identity(FileIdentity identity) {
@@ -219,7 +195,7 @@ final class DocumentWriter {
             if (!knownFormats.contains(field.getKey())) {
                 crops.set(field.getKey(), field.getValue());
             } else if (!photo.crops().containsKey(field.getKey())) {
-                ObjectNode unknown = keeping(JSON.objectNode(), field.getValue(), DocumentFields.CROP);
+                ObjectNode unknown = keepingCrop(JSON.objectNode(), field.getValue());
                 if (!unknown.isEmpty()) {
                     crops.set(field.getKey(), unknown);
                 }
@@ -237,11 +213,7 @@ final class DocumentWriter {
             follow.wish().ifPresent(wish -> putWish(node, wish));
             if (follow.isTuned()) {
                 Tune tune = follow.tune();
-                ObjectNode tuned = node.putObject("tune")
-                        .put("dx", tune.dx())
-                        .put("dy", tune.dy())
-                        .put("zoom", tune.zoom());
-                keeping(tuned, earlier.path("tune"), DocumentFields.TUNE);
+                node.putObject("tune").put("dx", tune.dx()).put("dy", tune.dy()).put("zoom", tune.zoom());
             }
             if (!follow.carry().equals(EnumSet.allOf(Carry.class))) {
                 ArrayNode carry = node.putArray("carry");
@@ -257,9 +229,18 @@ final class DocumentWriter {
         }
         entry.reaches().ifPresent(reaches -> node.put("reaches", reaches));
         if (!entry.beyond().equals(Beyond.USUAL)) {
-            node.set("beyond", keeping(BeyondJson.write(entry.beyond()), earlier.path("beyond"), BeyondJson.FIELDS));
+            node.set("beyond", BeyondJson.write(entry.beyond()));
         }
-        return keeping(node, earlier, DocumentFields.CROP);
+        return keepingCrop(node, earlier);
+    }
+
+    /** What only followers have means nothing of a crop that is none, and stays with it as long as it is none. */
+    private static ObjectNode keepingCrop(ObjectNode fresh, JsonNode earlier) {
+        String state = fresh.path("state").asText();
+        boolean stays = state.equals(earlier.path("state").asText()) && !state.equals("follow");
+        KnownFields known = stays ? DocumentFields.CROP.without(DocumentFields.OF_FOLLOWERS) : DocumentFields.CROP;
+        ObjectNode kept = known.keeping(fresh, earlier);
+        return state.isEmpty() ? kept.without(DocumentFields.NOT_WITHOUT_STATE) : kept;
     }
 
     private static void putWish(ObjectNode node, Wish wish) {

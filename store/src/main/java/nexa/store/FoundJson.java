@@ -50,12 +50,13 @@ final class FoundJson {
                 Trim trim = PreparationJson.readTrim(json);
                 yield json.make(() -> new FoundTrim(reason, trim, confidence));
             }
-            default -> {
+            case "subject" -> {
                 FoundSubject.Reason reason = json.required("reason").oneOf(FoundSubject.Reason.class);
                 double confidence = json.required("confidence").number();
                 Optional<Subject> subject = json.ifThere("subject", SubjectJson::read);
                 yield json.make(() -> new FoundSubject(reason, subject, confidence));
             }
+            default -> throw json.misfitAt("what", "misfit.oneOf", "level, trim, subject", kind);
         };
     }
 

@@ -125,12 +125,19 @@ public final class KeptFindings {
         try {
             JsonPlace root = JsonPlace.root(JSON.readTree(PlainFile.read(file, MOST_BYTES)));
             if (root.required("finder").whole() == FINDER) {
-                for (JsonPlace photo : root.required("photos").list()) {
-                    kept.put(key(photo), kept(photo));
-                }
+                root.required("photos").list().forEach(this::read);
             }
         } catch (IOException | JsonPlace.Misfit | RuntimeException e) {
             kept.clear();
+        }
+    }
+
+    /** One that says what nothing can find is passed over; it is found again. */
+    private void read(JsonPlace photo) {
+        try {
+            kept.put(key(photo), kept(photo));
+        } catch (JsonPlace.Misfit | RuntimeException e) {
+            isChanged = true;
         }
     }
 

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import nexa.core.message.EnumName;
 import nexa.core.shape.Distortion;
 import nexa.core.shape.Edge;
@@ -37,10 +36,16 @@ final class LensJson {
     private static final String MIDDLE = "middle";
 
     /** The fields of a lens that this reads and writes. */
-    static final Set<String> FIELDS = Set.of(PROFILE, CAMERA_CROP, DISTORTION, COLOUR, VIGNETTING, BULGE);
+    static final KnownFields FIELDS = KnownFields.of(CAMERA_CROP, DISTORTION, COLOUR, VIGNETTING, BULGE)
+            .with(
+                    PROFILE,
+                    KnownFields.of(NAME, CROP_FACTOR, ASPECT)
+                            .with(DISTORTION, KnownFields.of(MODEL, TERMS))
+                            .with(COLOUR, KnownFields.of(MODEL, TERMS))
+                            .with(VIGNETTING, KnownFields.of(TERMS)));
 
     /** The fields of an edge that this reads and writes. */
-    static final Set<String> EDGE_FIELDS = Set.of(STOPS, MIDDLE);
+    static final KnownFields EDGE_FIELDS = KnownFields.of(STOPS, MIDDLE).orBare();
 
     private LensJson() {}
 

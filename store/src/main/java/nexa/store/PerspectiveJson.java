@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.shape.Perspective;
@@ -21,7 +20,7 @@ final class PerspectiveJson {
     private static final String LEVELS = "levels";
 
     /** The fields this reads and writes. */
-    static final Set<String> FIELDS = Set.of(TILT, SWING, STRENGTH, STRETCH, FOCAL, UPRIGHTS, LEVELS);
+    static final KnownFields FIELDS = KnownFields.of(TILT, SWING, STRENGTH, STRETCH, FOCAL, UPRIGHTS, LEVELS);
 
     private PerspectiveJson() {}
 

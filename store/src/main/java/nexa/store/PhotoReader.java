@@ -110,6 +110,9 @@ final class PhotoReader {
     private static Placement placement(JsonPlace place) throws JsonPlace.Misfit {
         Optional<State> state = place.ifThere("state", at -> at.oneOf(State.class));
         boolean hasWish = place.has("centre") || place.has("size");
+        Tune tune = place.optional("tune", Tune.NONE, PhotoReader::tune);
+        Set<Carry> carry = place.optional("carry", EnumSet.allOf(Carry.class), PhotoReader::carry);
+        boolean isAccepted = place.optional("accepted", false, JsonPlace::flag);
         if (state.isEmpty()) {
             if (hasWish || place.has("tune") || place.has("carry")) {
                 throw place.misfit("misfit.lacks", "state");
@@ -120,11 +123,7 @@ final class PhotoReader {
             return new Placement.Own(wish(place));
         }
         Optional<Wish> own = hasWish ? Optional.of(wish(place)) : Optional.empty();
-        return new Placement.Follow(
-                place.optional("tune", Tune.NONE, PhotoReader::tune),
-                place.optional("carry", EnumSet.allOf(Carry.class), PhotoReader::carry),
-                own,
-                place.optional("accepted", false, JsonPlace::flag));
+        return new Placement.Follow(tune, carry, own, isAccepted);
     }
 
     private static Wish wish(JsonPlace place) throws JsonPlace.Misfit {

@@ -2,8 +2,6 @@ package nexa.store;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import nexa.core.geometry.Angle;
 import nexa.core.shape.Edge;
 import nexa.core.shoot.Preparation;
@@ -21,11 +19,10 @@ final class PreparationJson {
     private static final String EDGE = "edge";
 
     /** The fields this reads and writes. */
-    static final Set<String> FIELDS = Set.of(TURN, MIRROR, TRIM, LENS, PERSPECTIVE, ANGLE, EDGE);
-
-    /** The fields of those that are objects, by name. */
-    static final Map<String, Set<String>> BELOW =
-            Map.of(LENS, LensJson.FIELDS, PERSPECTIVE, PerspectiveJson.FIELDS, EDGE, LensJson.EDGE_FIELDS);
+    static final KnownFields FIELDS = KnownFields.of(TURN, MIRROR, TRIM, ANGLE)
+            .with(LENS, LensJson.FIELDS)
+            .with(PERSPECTIVE, PerspectiveJson.FIELDS)
+            .with(EDGE, LensJson.EDGE_FIELDS);
 
     private PreparationJson() {}
 

@@ -24,6 +24,8 @@ import nexa.core.shoot.Trim;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What was found before is known again as long as nothing has changed that they rest on. */
 class KeptFindingsTest {
@@ -95,6 +97,31 @@ class KeptFindingsTest {
         assertThat(later.find(FoundSubject.class, trimmed, () -> Optional.of(nothing)))
                 .hasValue(nothing);
         assertThat(later.find(FoundLevel.class, other, Optional::empty)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1.7, -46", "1.7, 1e9", "0.02, -1", "uprights, guesswork", "sure, surely", "\"level\", \"horizon\""})
+    void whatNothingCanFindIsFoundAgainAndTheRestIsKept(String was, String is) throws Exception {
+        Files.write(folder.resolve("b.jpg"), new byte[20]);
+        Photo other = Photo.untouched("b.jpg");
+        findAndSave();
+        Path file = keptFile();
+        Files.writeString(file, Files.readString(file).replace(was, is));
+        KeptFindings damaged = KeptFindings.of(folder, data);
+        find(damaged, other);
+        damaged.save();
+        KeptFindings later = KeptFindings.of(folder, data);
+        looked.set(0);
+        assertThat(find(later, other)).hasValue(FOUND);
+        assertThat(looked.get()).isZero();
+        assertThat(find(later, PHOTO)).hasValue(FOUND);
+        assertThat(looked.get()).isEqualTo(1);
+    }
+
+    private Path keptFile() throws Exception {
+        try (Stream<Path> files = Files.list(data.found())) {
+            return files.findFirst().orElseThrow();
+        }
     }
 
     @Test

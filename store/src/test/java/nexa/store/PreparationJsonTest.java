@@ -38,8 +38,8 @@ class PreparationJsonTest {
         assertThat(written).isEqualTo(json);
         Set<String> names = new HashSet<>();
         json.fieldNames().forEachRemaining(names::add);
-        assertThat(names).isEqualTo(PreparationJson.FIELDS);
-        assertThat(DocumentFields.PHOTO).containsAll(names);
+        assertThat(names).isEqualTo(PreparationJson.FIELDS.names());
+        assertThat(DocumentFields.PHOTO.names()).containsAll(names);
     }
 
     @Test

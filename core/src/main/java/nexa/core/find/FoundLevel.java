@@ -3,6 +3,7 @@ package nexa.core.find;
 import java.util.List;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Require;
 import nexa.core.level.LevelLine;
 import nexa.core.level.Trace;
 import nexa.core.shoot.Photo;
@@ -44,9 +45,10 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
         }
     }
 
-    /** @throws IllegalArgumentException for NaN and infinities, and an uncertainty below 0 */
+    /** @throws IllegalArgumentException for a lean beyond what a photo can be turned, an uncertainty below 0, and NaN */
     public FoundLevel {
-        if (!Double.isFinite(lean) || !(uncertainty >= 0)) {
+        Require.within("angleInDegrees", lean, -Angle.MOST, Angle.MOST);
+        if (!(uncertainty >= 0 && Double.isFinite(uncertainty))) {
             throw new IllegalArgumentException("a lean of " + lean + "° ± " + uncertainty + "° is none");
         }
         lines = List.copyOf(lines);
@@ -70,7 +72,7 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
                 : new Trace(lines)
                         .inPlane(photo.unstretchedPlane()::toPlane)
                         .angle()
-                        .orElseThrow();
+                        .orElseGet(this::angle);
     }
 
     /** The same of a photo in which what was looked at lies elsewhere. */

@@ -69,14 +69,22 @@ public sealed interface OutputSize {
         }
     }
 
-    /** A paper size and its pixels per inch. */
+    /**
+     * A paper size and its pixels per inch.
+     *
+     * @param width above 0, in the unit
+     * @param height above 0, in the unit
+     * @param ppi 1 … 4800
+     */
     record Print(double width, double height, LengthUnit unit, double ppi) implements OutputSize {
+        private static final double LEAST_PPI = 1;
         private static final double MOST_PPI = 4800;
 
+        /** @throws IllegalArgumentException for values out of range, and for a longer side of none or too many pixels */
         public Print {
             Require.positive("widthOnPaper", width);
             Require.positive("heightOnPaper", height);
-            Require.within("ppi", Require.positive("ppi", ppi), 0, MOST_PPI);
+            Require.within("ppi", ppi, LEAST_PPI, MOST_PPI);
             Require.within("longerSideInPixels", Math.max(width, height) / unit.perInch() * ppi, 1, MOST_PIXELS);
         }
 
