@@ -19,14 +19,18 @@ import nexa.core.shoot.Trim;
 
 /** What was found in a photo, as fields of a JSON object. */
 final class FoundJson {
+    private static final String LEVEL = "level";
+    private static final String TRIM = "trim";
+    private static final String SUBJECT = "subject";
+
     private FoundJson() {}
 
     /** By what name the kinds of what is found are told apart. */
     static String kind(Class<? extends Found> what) {
         if (what == FoundLevel.class) {
-            return "level";
+            return LEVEL;
         }
-        return what == FoundTrim.class ? "trim" : "subject";
+        return what == FoundTrim.class ? TRIM : SUBJECT;
     }
 
     static void write(Found found, ObjectNode json) {
@@ -37,26 +41,26 @@ final class FoundJson {
             PreparationJson.write(trim.trim(), json);
         } else if (found instanceof FoundSubject subject) {
             json.put("reason", EnumName.of(subject.reason())).put("confidence", subject.confidence());
-            subject.subject().ifPresent(spot -> SubjectJson.write(spot, json.putObject("subject")));
+            subject.subject().ifPresent(spot -> SubjectJson.write(spot, json.putObject(SUBJECT)));
         }
     }
 
     static Found read(String kind, JsonPlace json) throws JsonPlace.Misfit {
         return switch (kind) {
-            case "level" -> level(json);
-            case "trim" -> {
+            case LEVEL -> level(json);
+            case TRIM -> {
                 FoundTrim.Reason reason = json.required("reason").oneOf(FoundTrim.Reason.class);
                 double confidence = json.required("confidence").number();
                 Trim trim = PreparationJson.readTrim(json);
                 yield json.make(() -> new FoundTrim(reason, trim, confidence));
             }
-            case "subject" -> {
+            case SUBJECT -> {
                 FoundSubject.Reason reason = json.required("reason").oneOf(FoundSubject.Reason.class);
                 double confidence = json.required("confidence").number();
-                Optional<Subject> subject = json.ifThere("subject", SubjectJson::read);
+                Optional<Subject> subject = json.ifThere(SUBJECT, SubjectJson::read);
                 yield json.make(() -> new FoundSubject(reason, subject, confidence));
             }
-            default -> throw json.misfitAt("what", "misfit.oneOf", "level, trim, subject", kind);
+            default -> throw json.misfitAt("what", "misfit.oneOf", String.join(", ", LEVEL, TRIM, SUBJECT), kind);
         };
     }
 

@@ -24,8 +24,10 @@ public final class PhotoProblem extends Exception implements Telling {
         TOO_MANY_SCANS,
         /** The name has bytes that are no letters in this system. */
         UNREADABLE_NAME,
-        /** It would not fit into memory. */
+        /** It has more pixels than can be worked on. */
         TOO_LARGE,
+        /** There is not enough memory for it just now. */
+        NO_MEMORY,
         /** The photo is another one than when the shoot was opened. */
         CHANGED,
         /** The system does not give the file out. */
@@ -83,8 +85,7 @@ public final class PhotoProblem extends Exception implements Telling {
         if (thrown instanceof PhotoProblem known) {
             return known;
         }
-        boolean isTooLarge = thrown instanceof OutOfMemoryError || thrown.getCause() instanceof OutOfMemoryError;
-        return new PhotoProblem(file, isTooLarge ? Reason.TOO_LARGE : Reason.DAMAGED, thrown);
+        return new PhotoProblem(file, Memory.isShort(thrown) ? Reason.NO_MEMORY : Reason.DAMAGED, thrown);
     }
 
     public Reason reason() {

@@ -22,6 +22,7 @@ import nexa.core.message.Message;
 import nexa.core.message.Telling;
 import nexa.core.series.RawPairs;
 import nexa.core.shoot.Photo;
+import nexa.imaging.decode.Memory;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Urgency;
@@ -276,10 +277,13 @@ public final class Delivery {
                 gaveUp = Optional.of(reason);
                 stop();
             }
-        } catch (OutOfMemoryError e) {
-            fail(item, Message.of("delivery.memory", item.photo().file()));
-        } catch (RuntimeException | StackOverflowError e) {
-            fail(item, Message.of("delivery.fault", item.photo().file(), Telling.of(e)));
+        } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
+            String photo = item.photo().file();
+            fail(
+                    item,
+                    Memory.isShort(e)
+                            ? Message.of("delivery.memory", photo)
+                            : Message.of("delivery.fault", photo, Telling.of(e)));
         }
     }
 

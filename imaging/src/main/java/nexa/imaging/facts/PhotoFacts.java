@@ -76,7 +76,7 @@ public record PhotoFacts(
         } catch (IOException e) {
             throw PhotoFile.problem(file, e);
         } catch (OutOfMemoryError e) {
-            throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE, e);
+            throw PhotoProblem.of(name, e);
         }
     }
 

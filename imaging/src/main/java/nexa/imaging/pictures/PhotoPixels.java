@@ -8,6 +8,7 @@ import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.Decoded;
 import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.decode.Memory;
 import nexa.imaging.decode.PhotoDecoder;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoKind;
@@ -187,6 +188,7 @@ public final class PhotoPixels {
         try {
             Decoded decoded = decoding.of(whole);
             if (decoded.pixels().empty()) {
+                Memory.require(facts.stored().size());
                 throw new PhotoProblem(name, PhotoProblem.Reason.DAMAGED);
             }
             return decoded;
