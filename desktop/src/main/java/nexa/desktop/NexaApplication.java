@@ -14,7 +14,9 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import nexa.desktop.parts.TextSize;
 import nexa.desktop.shell.Shell;
@@ -33,6 +35,9 @@ public final class NexaApplication extends Application {
     private static final double NARROWEST = 1024;
 
     private static final double LOWEST = 640;
+    /** What a window's title and edges take up at most. */
+    private static final double EDGES = 60;
+
     private static final double LOW = 720;
 
     private final UserData userData = UserData.ofThisUser();
@@ -94,9 +99,29 @@ public final class NexaApplication extends Application {
         scene.getStylesheets().add(TextSize.styled(styleSheet()));
         stage.setScene(scene);
         stage.setTitle("Nexa");
-        stage.setMinWidth(Math.min(WIDTH, TextSize.scaled(NARROWEST)));
-        stage.setMinHeight(Math.min(LOW, TextSize.scaled(LOWEST)));
+        fit(stage, Screen.getPrimary().getVisualBounds());
         return shell;
+    }
+
+    /**
+     * Gives a window its size: the usual one, or where a screen has less room, all of that.
+     *
+     * @param room what of the screen a window may take up
+     */
+    static void fit(Stage stage, Rectangle2D room) {
+        stage.setMinWidth(Math.min(room.getWidth(), Math.min(WIDTH, TextSize.scaled(NARROWEST))));
+        stage.setMinHeight(Math.min(room.getHeight(), Math.min(LOW, TextSize.scaled(LOWEST))));
+        // Its edges come to the scene's size, and are not known before it is shown.
+        boolean isNarrow = room.getWidth() < WIDTH + EDGES;
+        boolean isLow = room.getHeight() < HEIGHT + EDGES;
+        if (isNarrow || isLow) {
+            double width = Math.min(room.getWidth(), WIDTH);
+            double height = Math.min(room.getHeight(), HEIGHT);
+            stage.setWidth(width);
+            stage.setHeight(height);
+            stage.setX(room.getMinX() + (room.getWidth() - width) / 2);
+            stage.setY(room.getMinY() + (room.getHeight() - height) / 2);
+        }
     }
 
     private static String styleSheet() {

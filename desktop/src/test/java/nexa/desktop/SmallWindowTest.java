@@ -6,12 +6,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.geometry.Bounds;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -69,6 +71,39 @@ class SmallWindowTest extends WindowTest {
         push(KeyCode.F8);
         awaitStill("#deliver");
         assertNothingIsCutOff();
+    }
+
+    @Test
+    void aWindowTakesNoMoreThanItsScreenHasRoomFor() {
+        Rectangle2D small = new Rectangle2D(100, 40, 1000, 600);
+        interact(() -> {
+            Stage stage = new Stage();
+            NexaApplication.fit(stage, small);
+            assertThat(small.contains(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight()))
+                    .isTrue();
+            assertThat(stage.getMinHeight()).isLessThanOrEqualTo(small.getHeight());
+            Stage onLarge = new Stage();
+            NexaApplication.fit(onLarge, new Rectangle2D(0, 0, 3840, 2160));
+            assertThat(onLarge.getWidth()).as("left to its scene").isNaN();
+        });
+    }
+
+    @Test
+    void theTagOfAPhotoLeavesTheCropsHandlesFree() {
+        for (String photo : List.of("fern-0147.jpg", "fern-0139.jpg", LONG + ".jpg")) {
+            goToEasel(photo);
+            Node tag = lookup(".photo-tag").query();
+            waitFor(() -> isShown(tag));
+            waitFor(() -> lookup(".handle").queryAll().stream()
+                    .filter(WindowTest::isShown)
+                    .noneMatch(handle -> onScreen(handle).intersects(onScreen(tag))));
+            assertThat(lookup(".handle").queryAll()).isNotEmpty();
+            push(KeyCode.F5);
+        }
+    }
+
+    private static Bounds onScreen(Node node) {
+        return node.localToScreen(node.getBoundsInLocal());
     }
 
     @Test

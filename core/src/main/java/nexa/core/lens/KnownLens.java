@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import nexa.core.message.Rejected;
 import nexa.core.shape.Distortion;
 import nexa.core.shape.Fringes;
 import nexa.core.shape.Lens;
@@ -75,7 +74,7 @@ public record KnownLens(
         }
         try {
             return Optional.of(profile(taken, focal.getAsDouble()));
-        } catch (Rejected e) {
+        } catch (IllegalArgumentException e) {
             // Measurements that each may be true, and between which no lens could lie.
             return Optional.empty();
         }

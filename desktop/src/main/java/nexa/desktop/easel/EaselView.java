@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -126,7 +125,7 @@ public final class EaselView extends View {
     private BorderPane work() {
         resting.setOnFinished(event ->
                 session.photo().ifPresent(shown -> session.lookAtPixels(List.of(shown), List.of(session.format()))));
-        StackPane.setAlignment(tag, Pos.TOP_RIGHT);
+        stage.overlay().onLaid(() -> tag.giveWay(stage));
         again.setId("read-again");
         again.setTranslateY(BELOW_REASON);
         again.setVisible(false);
@@ -252,6 +251,7 @@ public final class EaselView extends View {
                 photo,
                 crop,
                 photo.map(shown -> session.readingProperty().get().facts().get(shown.file())));
+        tag.giveWay(stage);
         Optional<PhotoProblem> problem = photo.flatMap(session::problem);
         untrim.setVisible(problem.filter(found -> found.reason() == PhotoProblem.Reason.NOTHING_LEFT)
                 .isPresent());

@@ -1,16 +1,31 @@
 package nexa.desktop.easel;
 
+import java.util.List;
 import java.util.Optional;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.geometry.HPos;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
+import nexa.desktop.stage.PhotoStage;
 import nexa.imaging.facts.PhotoFacts;
 
 /** Says which photo is on the stage, whether its crop is done, and how it was taken. */
 final class PhotoTag extends HBox {
+    private static final double FROM_EDGE = 13;
+    private static final double LONG_NAME = 260;
+    private static final double SHORT_NAME = 90;
+    private static final List<Pos> CORNERS = List.of(Pos.TOP_RIGHT, Pos.TOP_LEFT, Pos.BOTTOM_RIGHT, Pos.BOTTOM_LEFT);
+
     private final Label name = Parts.name("photo-tag-name");
     private final Label raw = Parts.label("");
     private final Label state = Parts.label("");
@@ -22,6 +37,38 @@ final class PhotoTag extends HBox {
         getChildren().addAll(name, raw, state, camera);
         getStyleClass().add("photo-tag");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        StackPane.setAlignment(this, Pos.TOP_RIGHT);
+        StackPane.setMargin(this, new Insets(FROM_EDGE));
+    }
+
+    /**
+     * Lies in the first corner of the stage in which no handle of the crop is under it; if there is none, it does so without
+     * how the photo was taken, and at last with its name cut short.
+     */
+    void giveWay(PhotoStage stage) {
+        boolean hasCamera = !camera.getText().isEmpty();
+        Optional<Pos> clear = clear(stage, hasCamera, LONG_NAME)
+                .or(() -> clear(stage, false, LONG_NAME))
+                .or(() -> clear(stage, false, SHORT_NAME));
+        setMouseTransparent(clear.isEmpty());
+        StackPane.setAlignment(this, clear.orElse(Pos.TOP_RIGHT));
+    }
+
+    private Optional<Pos> clear(PhotoStage stage, boolean showsCamera, double longestName) {
+        name.setMaxWidth(TextSize.scaled(longestName));
+        camera.setVisible(showsCamera);
+        camera.setManaged(showsCamera);
+        double width = prefWidth(-1);
+        double height = prefHeight(-1);
+        return CORNERS.stream()
+                .filter(corner -> stage.overlay().isClear(at(corner, stage, width, height)))
+                .findFirst();
+    }
+
+    private static Bounds at(Pos corner, PhotoStage stage, double width, double height) {
+        double x = corner.getHpos() == HPos.LEFT ? FROM_EDGE : stage.getWidth() - width - FROM_EDGE;
+        double y = corner.getVpos() == VPos.TOP ? FROM_EDGE : stage.getHeight() - height - FROM_EDGE;
+        return new BoundingBox(x, y, width, height);
     }
 
     void show(Optional<Photo> photo, Optional<PhotoCrop> crop, Optional<PhotoFacts> facts) {
@@ -38,8 +85,6 @@ final class PhotoTag extends HBox {
                 .orElse(""));
         camera.setText(facts.map(CameraWords::exposure).orElse(""));
         String gear = facts.map(CameraWords::gear).orElse("");
-        camera.setVisible(!camera.getText().isEmpty());
-        camera.setManaged(!camera.getText().isEmpty());
         camera.setTooltip(gear.isEmpty() ? null : Parts.tooltip(gear));
         camera.setAccessibleHelp(gear);
     }

@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import nexa.desktop.parts.FoundWords;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
@@ -18,6 +19,8 @@ import nexa.imaging.pictures.PictureLibrary;
 final class FoundPrint extends ToggleButton {
     static final double WIDTH = 182;
     private static final double PICTURE = 122;
+    /** The tick, and what parts it, the name and the words. */
+    private static final double BESIDE_WORDS = 34;
 
     /** What is done with it. */
     interface Actions {
@@ -72,7 +75,7 @@ final class FoundPrint extends ToggleButton {
         picture.show(found, WIDTH, PICTURE);
         Parts.setName(name, file);
         String said = FoundWords.found(found.found(), found.photo(), found.isDone());
-        boolean isLong = found.what() == FindWhat.CROPS;
+        boolean isLong = found.what() == FindWhat.CROPS || !findRoom(PhotoNames.base(file), said);
         words.setText(isLong ? "" : said);
         reason.setText(isLong ? said : "");
         reason.setTooltip(isLong ? Parts.tooltip(said) : null);
@@ -81,6 +84,13 @@ final class FoundPrint extends ToggleButton {
         setAccessibleText(Words.get("find.print", PhotoNames.base(file), said));
         setVisible(true);
         again();
+    }
+
+    /** Whether a name and words find room in one line. */
+    private boolean findRoom(String base, String said) {
+        Text line = new Text(base + said);
+        line.setFont(words.getFont());
+        return line.getLayoutBounds().getWidth() <= WIDTH - BESIDE_WORDS;
     }
 
     /** Shows whether it is ticked now. */

@@ -90,13 +90,15 @@ final class LooksList {
         photos.getStyleClass().add("look-photos");
         ToggleButton heading = new ToggleButton();
         String reason = Words.of("look.group", group.reason());
+        Label count = Parts.label(String.valueOf(group.files().size()), "number");
+        count.setMinWidth(Label.USE_PREF_SIZE);
         HBox content = new HBox(
                 7,
                 Parts.fold(heading.selectedProperty()),
                 mark(group.reason()),
                 Parts.label(reason),
                 Parts.spacer(),
-                Parts.label(String.valueOf(group.files().size()), "number"));
+                count);
         content.setAlignment(Pos.CENTER_LEFT);
         heading.setGraphic(content);
         heading.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import javafx.geometry.Bounds;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
@@ -24,6 +25,7 @@ public final class CropOverlay extends Pane {
     private final PhotoLayer onPhoto = new PhotoLayer();
     private final Map<Handle, Grip> handles = new EnumMap<>(Handle.class);
     private boolean hasVeil = true;
+    private Runnable laid = () -> {};
 
     CropOverlay() {
         setPickOnBounds(false);
@@ -72,6 +74,18 @@ public final class CropOverlay extends Pane {
                 left + (handle.x() + 1) / 2.0 * frame.getWidth(), top + (handle.y() + 1) / 2.0 * frame.getHeight())));
         guides.lay(frame);
         onPhoto.lay(projection, photo.plane());
+        laid.run();
+    }
+
+    /** What happens whenever it has been laid over a crop. */
+    public void onLaid(Runnable action) {
+        laid = action;
+    }
+
+    /** Whether none of the handles lies in part of the stage. */
+    public boolean isClear(Bounds part) {
+        return handles.values().stream()
+                .noneMatch(grip -> grip.getBoundsInParent().intersects(part));
     }
 
     private static void place(Rectangle part, double x, double y, double width, double height) {
