@@ -28,8 +28,6 @@ import picocli.CommandLine.Spec;
 final class CropsCommand implements Callable<Integer> {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
-    private static final String UNREADABLE = "unreadable";
-
     @Spec
     private CommandSpec spec;
 
@@ -118,7 +116,7 @@ final class CropsCommand implements Callable<Integer> {
         }
         ArrayNode warnings = node.putArray("warnings");
         if (isUnreadable) {
-            warnings.add(UNREADABLE);
+            warnings.add(OpenedShoot.UNREADABLE);
         }
         shown.warnings().forEach(warning -> warnings.add(EnumName.of(warning, "-")));
     }

@@ -22,6 +22,9 @@ import nexa.store.UserData;
  */
 record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading reading, List<Message> notices) {
 
+    /** The word for a photo that cannot be read. */
+    static final String UNREADABLE = "unreadable";
+
     /** Opens a shoot for looking only: nothing is locked and nothing written. */
     static OpenedShoot open(Path folder) throws ShootProblem {
         return of(ShootFolder.look(folder, UserData.ofThisUser()));
@@ -43,7 +46,7 @@ record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading readin
     /** The word for why a photo that has a problem has no crops. */
     String whyNot(Photo photo) {
         boolean isRead = photo.pixels().isPresent() && !reading.problems().containsKey(photo.file());
-        return isRead ? "nothing-left" : "unreadable";
+        return isRead ? "nothing-left" : UNREADABLE;
     }
 
     /** Tells which photos could not be read, and whether there was one. */

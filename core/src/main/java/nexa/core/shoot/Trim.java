@@ -103,8 +103,9 @@ public record Trim(double left, double top, double right, double bottom) {
     public Bounds wholePixels(Size picture) {
         Bounds remaining = remaining(picture);
         Point least = new Point(
-                Math.ceil(remaining.least().x() - NEARLY_WHOLE),
-                Math.ceil(remaining.least().y() - NEARLY_WHOLE));
+                Math.min(Math.ceil(remaining.least().x() - NEARLY_WHOLE), Math.max(0, Math.ceil(picture.width()) - 1)),
+                Math.min(
+                        Math.ceil(remaining.least().y() - NEARLY_WHOLE), Math.max(0, Math.ceil(picture.height()) - 1)));
         return new Bounds(
                 least,
                 new Point(

@@ -1,5 +1,6 @@
 package nexa.imaging.decode;
 
+import java.awt.color.CMMException;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
@@ -35,7 +36,7 @@ public final class ColourProfile {
         this.profile = profile;
     }
 
-    /** A profile that can be used, without what lies behind it; empty for no bytes or broken ones. */
+    /** A profile that can be used, without what lies behind it; empty for no bytes, broken ones, and one that lies. */
     static Optional<ColourProfile> read(byte[] given) {
         if (given.length < HEADER) {
             return Optional.empty();
@@ -43,9 +44,26 @@ public final class ColourProfile {
         int length = ByteBuffer.wrap(given).getInt();
         byte[] bytes = length >= HEADER && length < given.length ? Arrays.copyOf(given, length) : given;
         try {
-            return Optional.of(new ColourProfile(bytes, ICC_Profile.getInstance(bytes)));
-        } catch (IllegalArgumentException e) {
+            ColourProfile read = new ColourProfile(bytes, ICC_Profile.getInstance(bytes));
+            read.requireUsable();
+            return Optional.of(read);
+        } catch (IllegalArgumentException | CMMException e) {
             return Optional.empty();
+        }
+    }
+
+    /**
+     * Whether a profile can be used only shows when it is: what its header says need not be so.
+     *
+     * @throws IllegalArgumentException if it cannot
+     * @throws CMMException if it cannot
+     */
+    private void requireUsable() {
+        if (isRgbOrGrey()) {
+            try (Mat pixel = new Mat(1, 1, opencv_core.CV_8UC(profile.getNumComponents()))) {
+                toSrgb(pixel);
+            }
+            ofSrgb(new float[] {0, 0, 0});
         }
     }
 

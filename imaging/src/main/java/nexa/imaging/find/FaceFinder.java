@@ -14,6 +14,9 @@ import org.bytedeco.opencv.opencv_objdetect.CascadeClassifier;
 
 /** Finds faces that look at the camera: what a cascade takes for one, and in which a pair of eyes is where eyes are. */
 final class FaceFinder {
+    /** In what is narrower no face has room. */
+    private static final int NARROWEST = 20;
+
     private static final int LONG_SIDE = 330;
     private static final double STEP = 1.2;
     private static final int NEIGHBOURS = 5;
@@ -60,6 +63,9 @@ final class FaceFinder {
 
     private List<Bounds> faces(Mat bgr) {
         double factor = Math.min(1, (double) LONG_SIDE / Math.max(bgr.cols(), bgr.rows()));
+        if (Math.min(bgr.cols(), bgr.rows()) * factor < NARROWEST) {
+            return List.of();
+        }
         try (Mat grey = new Mat();
                 Mat small = new Mat();
                 Size size = new Size((int) Math.round(bgr.cols() * factor), (int) Math.round(bgr.rows() * factor));
@@ -89,7 +95,7 @@ final class FaceFinder {
         try (Rect upper = new Rect(face.x(), face.y(), face.width(), (int) (face.height() * UPPER));
                 Mat part = grey.apply(upper);
                 Mat brought = new Mat();
-                Size size = new Size((int) EYES_WIDTH, (int) Math.round(upper.height() * factor));
+                Size size = new Size((int) EYES_WIDTH, (int) Math.max(1, Math.round(upper.height() * factor)));
                 RectVector found = new RectVector();
                 Size least = new Size(SMALLEST_EYE, SMALLEST_EYE);
                 Size most = new Size(LARGEST_EYE, LARGEST_EYE)) {

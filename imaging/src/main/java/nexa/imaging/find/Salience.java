@@ -85,7 +85,8 @@ final class Salience {
         double factor = Math.min(1, (double) FOCUS_SIDE / Math.max(bgr.cols(), bgr.rows()));
         try (Mat grey = new Mat();
                 Mat blurred = new Mat();
-                Size larger = new Size((int) Math.round(bgr.cols() * factor), (int) Math.round(bgr.rows() * factor));
+                Size larger = new Size((int) Math.max(1, Math.round(bgr.cols() * factor)), (int)
+                        Math.max(1, Math.round(bgr.rows() * factor)));
                 Size size = new Size(width, height);
                 Size any = new Size(0, 0)) {
             opencv_imgproc.cvtColor(bgr, grey, opencv_imgproc.COLOR_BGR2GRAY);

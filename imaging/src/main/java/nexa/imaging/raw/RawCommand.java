@@ -11,8 +11,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.imaging.decode.PhotoProblem;
@@ -93,21 +94,35 @@ public final class RawCommand {
         }
     }
 
+    /** Read by a thread of its own: what a process has begun may hold its output open when it is gone itself. */
     private static Mat picture(Process process, String name, double mostPixels, long seconds) throws PhotoProblem {
-        AtomicBoolean isOver = new AtomicBoolean();
-        Runnable giveUp = () -> {
-            isOver.set(true);
-            end(process);
-        };
-        CompletableFuture<Void> watch =
-                CompletableFuture.runAsync(giveUp, CompletableFuture.delayedExecutor(seconds, TimeUnit.SECONDS));
-        try (InputStream out = new BufferedInputStream(process.getInputStream(), 1 << 16)) {
-            return PortablePixmap.read(out, mostPixels);
-        } catch (IOException e) {
-            throw new PhotoProblem(name, isOver.get() ? PhotoProblem.Reason.DEVELOPER_HANGS : reason(process), e);
+        CompletableFuture<Mat> reading = new CompletableFuture<>();
+        Thread reader = new Thread(() -> read(process, mostPixels, reading), "raw picture");
+        reader.setDaemon(true);
+        reader.start();
+        try {
+            return reading.get(seconds, TimeUnit.SECONDS);
+        } catch (TimeoutException e) {
+            reading.thenAccept(Mat::close);
+            throw new PhotoProblem(name, PhotoProblem.Reason.DEVELOPER_HANGS, e);
+        } catch (ExecutionException e) {
+            throw e.getCause() instanceof IOException
+                    ? new PhotoProblem(name, reason(process), e.getCause())
+                    : PhotoProblem.of(name, e.getCause());
+        } catch (InterruptedException e) {
+            reading.thenAccept(Mat::close);
+            Thread.currentThread().interrupt();
+            throw new PhotoProblem(name, PhotoProblem.Reason.NOT_DEVELOPED, e);
         } finally {
-            watch.cancel(false);
             end(process);
+        }
+    }
+
+    private static void read(Process process, double mostPixels, CompletableFuture<Mat> reading) {
+        try (InputStream out = new BufferedInputStream(process.getInputStream(), 1 << 16)) {
+            reading.complete(PortablePixmap.read(out, mostPixels));
+        } catch (IOException | RuntimeException | OutOfMemoryError e) {
+            reading.completeExceptionally(e);
         }
     }
 

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
+import java.nio.ByteBuffer;
+import java.util.Optional;
+import java.util.Random;
 import org.bytedeco.javacpp.ShortPointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -13,6 +16,8 @@ import org.junit.jupiter.api.Test;
 
 /** Colours of a profile brought to sRGB, whatever the depth and the channels. */
 class ColourProfileTest {
+    private static final String[] CLASSES = {"mntr", "link", "abst", "nmcl", "prtr"};
+
     private static ColourProfile of(int space) {
         return ColourProfile.read(ICC_Profile.getInstance(space).getData()).orElseThrow();
     }
@@ -31,6 +36,32 @@ class ColourProfileTest {
         assertThat(ColourProfile.read(new byte[0])).isEmpty();
         assertThat(ColourProfile.read("no profile at all, only words".getBytes()))
                 .isEmpty();
+    }
+
+    /** Whatever a profile's header and table say: if it is taken it can be used. */
+    @Test
+    void aProfileThatLiesIsNoneOrDoesNoHarm() {
+        Random random = new Random(29);
+        int none = 0;
+        for (int i = 0; i < 300; i++) {
+            byte[] lying = ICC_Profile.getInstance(i % 2 == 0 ? ColorSpace.CS_sRGB : ColorSpace.CS_GRAY)
+                    .getData();
+            switch (i % 3) {
+                // The class of devices, the table of contents, its length.
+                case 0 -> System.arraycopy(CLASSES[i % CLASSES.length].getBytes(), 0, lying, 12, 4);
+                case 1 -> lying[132 + random.nextInt(90)] = (byte) random.nextInt(256);
+                default -> ByteBuffer.wrap(lying).putInt(128, random.nextInt(20));
+            }
+            Optional<ColourProfile> read = ColourProfile.read(lying);
+            none += read.isEmpty() ? 1 : 0;
+            read.ifPresent(profile -> {
+                try (Mat pixels = new Mat(4, 4, opencv_core.CV_8UC3, new Scalar(20, 90, 200, 0))) {
+                    profile.toSrgb(pixels);
+                    assertThat(pixels.rows()).isEqualTo(4);
+                }
+            });
+        }
+        assertThat(none).isBetween(20, 290);
     }
 
     @Test

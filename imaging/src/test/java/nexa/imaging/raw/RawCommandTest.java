@@ -86,6 +86,18 @@ class RawCommandTest {
         assertThat(left.map(handle -> handle.onExit().join())).allMatch(handle -> !handle.isAlive());
     }
 
+    /** What it began has left it, so that it is not ended with it, and still holds its output. */
+    @Test
+    void aCommandWhoseOutputSomethingElseHoldsOpenIsNotWaitedFor() throws Exception {
+        Path began = folder.resolve("began");
+        RawCommand command =
+                standIn("(setsid sleep 600 & echo $! > '" + began + "'); sleep 600", Duration.ofSeconds(1));
+        PhotoProblem problem =
+                catchThrowableOfType(PhotoProblem.class, () -> command.develop(folder.resolve("a.dng"), SMALL, false));
+        assertThat(problem.reason()).isEqualTo(PhotoProblem.Reason.DEVELOPER_HANGS);
+        ProcessHandle.of(Long.parseLong(Files.readString(began).strip())).ifPresent(ProcessHandle::destroyForcibly);
+    }
+
     @Test
     void whereTheCommandIsNotInstalledNoneIsFound() throws Exception {
         System.setProperty(RawCommand.PROPERTY, folder.resolve("nowhere").toString());
