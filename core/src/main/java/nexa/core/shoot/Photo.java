@@ -125,7 +125,8 @@ public record Photo(
      * lies beyond what its lens or its perspective shows.
      */
     public boolean isCroppable() {
-        return pixels.isPresent() && plane().leaves(remaining());
+        // Asked for every photo of a shoot; few are trimmed.
+        return pixels.isPresent() && (preparation.trim().isNone() || plane().leaves(remaining()));
     }
 
     /** This photo changed, unless that would leave nothing of it. */
