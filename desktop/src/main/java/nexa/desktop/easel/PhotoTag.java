@@ -11,6 +11,7 @@ import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Parts;
@@ -20,7 +21,7 @@ import nexa.desktop.stage.PhotoStage;
 import nexa.imaging.facts.PhotoFacts;
 
 /** Says which photo is on the stage, whether its crop is done, and how it was taken. */
-final class PhotoTag extends HBox {
+final class PhotoTag extends VBox {
     private static final double FROM_EDGE = 13;
     private static final double LONG_NAME = 260;
     private static final double SHORT_NAME = 90;
@@ -30,11 +31,21 @@ final class PhotoTag extends HBox {
     private final Label raw = Parts.label("");
     private final Label state = Parts.label("");
     private final Label camera = Parts.label("", "quiet");
+    private final Label cameraBelow = Parts.label("", "quiet");
+
+    /** Where the tag says how the photo was taken. */
+    private enum Camera {
+        BESIDE,
+        BELOW,
+        NOWHERE
+    }
 
     PhotoTag() {
-        super(8);
         raw.setId("photo-tag-raw");
-        getChildren().addAll(name, raw, state, camera);
+        cameraBelow.textProperty().bind(camera.textProperty());
+        cameraBelow.tooltipProperty().bind(camera.tooltipProperty());
+        cameraBelow.accessibleHelpProperty().bind(camera.accessibleHelpProperty());
+        getChildren().addAll(new HBox(8, name, raw, state, camera), cameraBelow);
         getStyleClass().add("photo-tag");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         StackPane.setAlignment(this, Pos.TOP_RIGHT);
@@ -42,27 +53,33 @@ final class PhotoTag extends HBox {
     }
 
     /**
-     * Lies in the first corner of the stage in which no handle of the crop is under it; if there is none, it does so without
-     * how the photo was taken, and at last with its name cut short.
+     * Lies in the first corner of the stage in which no handle of the crop is under it; if there is none, it does so with how the
+     * photo was taken in a second line, then without that, and at last with its name cut short.
      */
     void giveWay(PhotoStage stage) {
-        boolean hasCamera = !camera.getText().isEmpty();
-        Optional<Pos> clear = clear(stage, hasCamera, LONG_NAME)
-                .or(() -> clear(stage, false, LONG_NAME))
-                .or(() -> clear(stage, false, SHORT_NAME));
+        Optional<Pos> clear = clear(stage, Camera.BESIDE, LONG_NAME)
+                .or(() -> clear(stage, Camera.BELOW, LONG_NAME))
+                .or(() -> clear(stage, Camera.NOWHERE, LONG_NAME))
+                .or(() -> clear(stage, Camera.NOWHERE, SHORT_NAME));
         setMouseTransparent(clear.isEmpty());
         StackPane.setAlignment(this, clear.orElse(Pos.TOP_RIGHT));
     }
 
-    private Optional<Pos> clear(PhotoStage stage, boolean showsCamera, double longestName) {
+    private Optional<Pos> clear(PhotoStage stage, Camera where, double longestName) {
         name.setMaxWidth(TextSize.scaled(longestName));
-        camera.setVisible(showsCamera);
-        camera.setManaged(showsCamera);
+        show(camera, where == Camera.BESIDE);
+        show(cameraBelow, where == Camera.BELOW);
         double width = prefWidth(-1);
         double height = prefHeight(-1);
         return CORNERS.stream()
                 .filter(corner -> stage.overlay().isClear(at(corner, stage, width, height)))
                 .findFirst();
+    }
+
+    private void show(Label label, boolean isWanted) {
+        boolean isShown = isWanted && !camera.getText().isEmpty();
+        label.setVisible(isShown);
+        label.setManaged(isShown);
     }
 
     private static Bounds at(Pos corner, PhotoStage stage, double width, double height) {
