@@ -97,7 +97,7 @@ public final class RawCommand {
     /** Read by a thread of its own: what a process has begun may hold its output open when it is gone itself. */
     private static Mat picture(Process process, String name, double mostPixels, long seconds) throws PhotoProblem {
         CompletableFuture<Mat> reading = new CompletableFuture<>();
-        Thread reader = new Thread(() -> read(process, mostPixels, reading), "raw picture");
+        Thread reader = new Thread(() -> read(process, mostPixels, reading), "developing");
         reader.setDaemon(true);
         reader.start();
         try {
