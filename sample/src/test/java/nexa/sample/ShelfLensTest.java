@@ -73,7 +73,7 @@ class ShelfLensTest {
 
     @Test
     void theShelvesAreStraightWithTheLensPutRight() {
-        LensBook book = LensData.read(Path.of("lenses"));
+        LensBook book = LensData.read(Path.of("lenses")).book();
         Taken taken = new Taken(
                 Optional.of("Kilnaro"),
                 Optional.of("Kilnaro Pocket"),
