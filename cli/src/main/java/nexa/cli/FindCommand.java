@@ -159,11 +159,8 @@ final class FindCommand implements Callable<Integer> {
 
     private void print(OpenedShoot opened, Outcome outcome) throws JsonProcessingException {
         PrintWriter out = spec.commandLine().getOut();
-        FoundPrinter printer = new FoundPrinter(
-                outcome.photo().file(),
-                outcome.problem().isPresent() ? OpenedShoot.UNREADABLE : opened.whyNot(outcome.photo()),
-                what,
-                outcome.found());
+        FoundPrinter printer =
+                new FoundPrinter(outcome.photo().file(), opened.whyNot(outcome.photo()), what, outcome.found());
         if (asJson) {
             out.println(JSON.writeValueAsString(printer.json().put("ms", outcome.millis())));
         } else {

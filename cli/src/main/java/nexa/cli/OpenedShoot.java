@@ -45,8 +45,7 @@ record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading readin
 
     /** The word for why a photo that has a problem has no crops. */
     String whyNot(Photo photo) {
-        boolean isRead = photo.pixels().isPresent() && !reading.problems().containsKey(photo.file());
-        return isRead ? "nothing-left" : UNREADABLE;
+        return reading.leavesNothing(photo) ? "nothing-left" : UNREADABLE;
     }
 
     /** Tells which photos could not be read, and whether there was one. */

@@ -35,10 +35,9 @@ public final class NexaApplication extends Application {
     private static final double NARROWEST = 1024;
 
     private static final double LOWEST = 640;
+    private static final double LOW = 720;
     /** What a window's title and edges take up at most. */
     private static final double EDGES = 60;
-
-    private static final double LOW = 720;
 
     private final UserData userData = UserData.ofThisUser();
     private Shell shell;

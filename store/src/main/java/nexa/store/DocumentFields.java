@@ -33,8 +33,8 @@ final class DocumentFields {
             .with("tune", KnownFields.of("dx", "dy", "zoom").orBare())
             .with("beyond", BeyondJson.FIELDS);
 
-    /** What says something of a crop that follows alone. */
-    static final String[] OF_FOLLOWERS = {"tune", "carry", "accepted"};
+    /** Of a crop that does not follow: of it, what says something of followers alone says nothing that is known. */
+    static final KnownFields CROP_ON_ITS_OWN = CROP.without("tune", "carry", "accepted");
 
     /** What cannot be said of a crop without a state. */
     static final List<String> NOT_WITHOUT_STATE = List.of("centre", "size", "tune", "carry");

@@ -238,7 +238,7 @@ final class DocumentWriter {
     private static ObjectNode keepingCrop(ObjectNode fresh, JsonNode earlier) {
         String state = fresh.path("state").asText();
         boolean stays = state.equals(earlier.path("state").asText()) && !state.equals("follow");
-        KnownFields known = stays ? DocumentFields.CROP.without(DocumentFields.OF_FOLLOWERS) : DocumentFields.CROP;
+        KnownFields known = stays ? DocumentFields.CROP_ON_ITS_OWN : DocumentFields.CROP;
         ObjectNode kept = known.keeping(fresh, earlier);
         return state.isEmpty() ? kept.without(DocumentFields.NOT_WITHOUT_STATE) : kept;
     }

@@ -29,20 +29,16 @@ record KnownFields(Set<String> names, Map<String, KnownFields> below, boolean ma
 
     /** With an object, and the fields that are known of it. */
     KnownFields with(String name, KnownFields fields) {
-        Set<String> moreNames = new HashSet<>(names);
-        moreNames.add(name);
-        Map<String, KnownFields> moreBelow = new HashMap<>(below);
-        moreBelow.put(name, fields);
-        return new KnownFields(Set.copyOf(moreNames), Map.copyOf(moreBelow), mayBeBare);
+        return with(new KnownFields(Set.of(name), Map.of(name, fields), false));
     }
 
     /** With all fields of another one. */
     KnownFields with(KnownFields others) {
-        KnownFields all = new KnownFields(plus(names, others.names), below, mayBeBare);
-        for (Map.Entry<String, KnownFields> one : others.below.entrySet()) {
-            all = all.with(one.getKey(), one.getValue());
-        }
-        return all;
+        Set<String> allNames = new HashSet<>(names);
+        allNames.addAll(others.names);
+        Map<String, KnownFields> allBelow = new HashMap<>(below);
+        allBelow.putAll(others.below);
+        return new KnownFields(Set.copyOf(allNames), Map.copyOf(allBelow), mayBeBare);
     }
 
     /** Without some, which mean nothing where it is used and are kept as they are. */
@@ -52,12 +48,6 @@ record KnownFields(Set<String> names, Map<String, KnownFields> below, boolean ma
         Map<String, KnownFields> fewerBelow = new HashMap<>(below);
         fewerBelow.keySet().retainAll(fewer);
         return new KnownFields(Set.copyOf(fewer), Map.copyOf(fewerBelow), mayBeBare);
-    }
-
-    private static Set<String> plus(Set<String> some, Set<String> others) {
-        Set<String> all = new HashSet<>(some);
-        all.addAll(others);
-        return Set.copyOf(all);
     }
 
     /** An object written afresh with what is not known of it as it was before, all through. */
@@ -70,7 +60,9 @@ record KnownFields(Set<String> names, Map<String, KnownFields> below, boolean ma
         below.forEach((name, fields) -> {
             if (fresh.get(name) instanceof ObjectNode said) {
                 fields.keeping(said, earlier.path(name));
-            } else if (fields.mayBeBare && !fresh.has(name)) {
+            } else if (fields.mayBeBare
+                    && !fresh.has(name)
+                    && earlier.path(name).isObject()) {
                 ObjectNode bare = fields.keeping(JsonNodeFactory.instance.objectNode(), earlier.path(name));
                 if (!bare.isEmpty()) {
                     fresh.set(name, bare);

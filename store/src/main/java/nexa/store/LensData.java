@@ -61,7 +61,7 @@ public final class LensData {
     }
 
     private static Message said(Throwable thrown) {
-        return thrown instanceof IOException ? Telling.of(thrown) : Message.of("lens.noXml");
+        return thrown instanceof XMLStreamException ? Message.of("lens.noXml") : Telling.of(thrown);
     }
 
     private static List<Path> files(Path folder) {

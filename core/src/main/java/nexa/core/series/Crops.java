@@ -111,7 +111,7 @@ public final class Crops {
                 : format.ratioFor(photo.remaining().size(), lying);
     }
 
-    /** The lead a photo listens to, if there is one that has been read. */
+    /** The lead a photo listens to, if there is one that has crops. */
     Optional<Photo> lead(Photo photo, Format format) {
         return shoot.leadFor(format, photo.orientation()).filter(Photo::isCroppable);
     }

@@ -30,8 +30,10 @@ public final class LensChange {
                 : changed;
     }
 
-    /** The shoot with the lenses of photos put right. Photos that are not in it, or not read yet, are passed over,
-     * as are those of which it would leave nothing. */
+    /**
+     * The shoot with the lenses of photos put right. Photos that are not in it, or not read yet, are passed over, as are those
+     * of which it would leave nothing.
+     */
     public static Shoot give(Shoot shoot, Map<String, Lens> lenses) {
         ShootDraft draft = shoot.draft();
         lenses.forEach((file, lens) -> {

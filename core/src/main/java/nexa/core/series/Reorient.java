@@ -39,7 +39,7 @@ public enum Reorient {
         this.quarters = quarters;
     }
 
-    /** The shoot with these photos turned or mirrored. Those that have no crops, not read yet or of which nothing is left, are left alone. */
+    /** The shoot with these photos turned or mirrored. Those not read yet, and those of which nothing is left, stay. */
     public Shoot apply(Shoot shoot, Set<String> files) {
         Set<String> leads = shoot.formats().stream()
                 .flatMap(format -> format.leads().values().stream())

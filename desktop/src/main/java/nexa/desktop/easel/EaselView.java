@@ -127,11 +127,11 @@ public final class EaselView extends View {
                 session.photo().ifPresent(shown -> session.lookAtPixels(List.of(shown), List.of(session.format()))));
         stage.overlay().onLaid(() -> tag.giveWay(stage));
         again.setId("read-again");
-        again.setTranslateY(BELOW_REASON);
-        again.setVisible(false);
         untrim.setId("untrim");
-        untrim.setTranslateY(BELOW_REASON);
-        untrim.setVisible(false);
+        for (Button wayOut : List.of(again, untrim)) {
+            wayOut.setTranslateY(BELOW_REASON);
+            wayOut.setVisible(false);
+        }
         StackPane place = new StackPane(
                 stage,
                 tag,

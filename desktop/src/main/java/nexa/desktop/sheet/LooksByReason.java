@@ -51,8 +51,7 @@ record LooksByReason(List<Group> groups) {
         Map<Reason, List<String>> files = new EnumMap<>(Reason.class);
         for (Photo photo : now.photos()) {
             if (now.hasProblem(photo)) {
-                boolean isRead = !now.reading().problems().containsKey(photo.file());
-                add(files, isRead ? Reason.NOTHING_LEFT : Reason.UNREADABLE, photo);
+                add(files, now.reading().leavesNothing(photo) ? Reason.NOTHING_LEFT : Reason.UNREADABLE, photo);
             } else if (now.isReady(photo) && photo.mark() != Mark.OUT) {
                 Set<NeedsLook> looks = NeedsLook.of(crops, crops.of(photo, now.format()));
                 looks.forEach(look -> add(files, Reason.of(look), photo));

@@ -67,8 +67,8 @@ public final class DeliveryCheck {
         List<Finding> findings = new ArrayList<>();
         for (Photo photo : shoot.photos()) {
             if (photo.mark() != Mark.OUT && reading.hasProblem(photo)) {
-                boolean isRead = !reading.problems().containsKey(photo.file());
-                findings.add(new Finding(isRead ? Kind.NOTHING_LEFT : Kind.UNREADABLE, photo.file(), ""));
+                Kind kind = reading.leavesNothing(photo) ? Kind.NOTHING_LEFT : Kind.UNREADABLE;
+                findings.add(new Finding(kind, photo.file(), ""));
             }
         }
         Crops crops = new Crops(shoot);

@@ -111,7 +111,12 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
 
     /** Whether a photo cannot be worked on, and not just because it has not been read yet. */
     public boolean hasProblem(Photo photo) {
-        return problems.containsKey(photo.file()) || photo.pixels().isPresent() && !photo.isCroppable();
+        return problems.containsKey(photo.file()) || leavesNothing(photo);
+    }
+
+    /** Whether a photo can be read, and what is done to it leaves nothing of it. */
+    public boolean leavesNothing(Photo photo) {
+        return !problems.containsKey(photo.file()) && photo.pixels().isPresent() && !photo.isCroppable();
     }
 
     /**
@@ -120,9 +125,8 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
      * @param document the shoot, its photos in the order of its document
      */
     public Optional<PhotoProblem> problem(Photo photo, Shoot document) {
-        PhotoProblem unread = problems.get(photo.file());
-        if (unread != null || !hasProblem(photo)) {
-            return Optional.ofNullable(unread);
+        if (!leavesNothing(photo)) {
+            return Optional.ofNullable(problems.get(photo.file()));
         }
         List<String> files = document.photos().stream().map(Photo::file).toList();
         return Optional.of(PhotoProblem.nothingLeft(photo.file(), files.indexOf(photo.file())));
