@@ -13,6 +13,7 @@ import java.util.Iterator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
@@ -35,10 +36,22 @@ public final class TestPhotos {
     /** What is told, as people read it. */
     public static final Words WORDS = new Words(Locale.ENGLISH);
 
+    /** Those drawn already: many tests want the same, and it takes its time. */
+    private static final Map<PixelSize, BufferedImage> SCENES = new ConcurrentHashMap<>();
+
     private TestPhotos() {}
 
-    /** Soft random colours: something like a photo, the same every time. */
+    /** Soft random colours: something like a photo, the same every time, and the caller's own to draw on. */
     public static BufferedImage scene(int width, int height) {
+        BufferedImage drawn = SCENES.computeIfAbsent(new PixelSize(width, height), TestPhotos::drawn);
+        BufferedImage own = new BufferedImage(width, height, drawn.getType());
+        drawn.copyData(own.getRaster());
+        return own;
+    }
+
+    private static BufferedImage drawn(PixelSize size) {
+        int width = size.width();
+        int height = size.height();
         Random random = new Random(7);
         double[] waves = random.doubles(18, 0.005, 0.06).toArray();
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.List;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
@@ -16,7 +17,8 @@ import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
 
 /**
- * Draws the sample shoot into a folder: {@code DrawSample FOLDER [SAMPLES [NAME]]}. Photos that are there already stay as
+ * Draws the sample shoot into a folder: {@code DrawSample FOLDER [SAMPLES [NAME [PART]]]}, with so many times squared rays a
+ * pixel, only photos with that in their names, and their sides that part of what they are. Photos that are there already stay as
  * they are. What was drawn (lean, horizon, subject) is written beside the folder, into truth.json.
  */
 public final class DrawSample {
@@ -28,8 +30,11 @@ public final class DrawSample {
     public static void main(String[] arguments) throws IOException {
         Path folder = Path.of(arguments[0]);
         int samples = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 3;
+        int part = arguments.length > 3 ? Integer.parseInt(arguments[3]) : 1;
+        List<Shot> shots =
+                FernhillShoot.shots().stream().map(shot -> shot.smaller(part)).toList();
         Files.createDirectories(folder);
-        for (Shot shot : FernhillShoot.shots()) {
+        for (Shot shot : shots) {
             Path file = folder.resolve(shot.file());
             boolean isWanted = arguments.length < 3 || shot.photo().name().contains(arguments[2]);
             if (isWanted && !Files.exists(file)) {
@@ -42,7 +47,7 @@ public final class DrawSample {
                 System.err.println(raw.getFileName());
             }
         }
-        Files.writeString(folder.resolveSibling("truth.json"), Truth.json(FernhillShoot.shots()));
+        Files.writeString(folder.resolveSibling("truth.json"), Truth.json(shots));
     }
 
     private static byte[] stored(Shot shot, int samples) throws IOException {
@@ -62,7 +67,10 @@ public final class DrawSample {
                         new byte[0]);
             case WIDE_GAMUT -> jpeg(widened(image), exif, WideGamut.profile());
             case RAW -> raw(shot, samples, image);
-            case DAMAGED -> Arrays.copyOf(jpeg(image, exif, new byte[0]), 90_000);
+            case DAMAGED -> {
+                byte[] whole = jpeg(image, exif, new byte[0]);
+                yield Arrays.copyOf(whole, Math.min(90_000, whole.length / 2));
+            }
             default -> jpeg(image, exif, new byte[0]);
         };
     }

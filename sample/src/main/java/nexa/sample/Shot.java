@@ -24,6 +24,11 @@ record Shot(
         return photo.name() + "." + storage.ending();
     }
 
+    /** The same of a smaller camera. */
+    Shot smaller(int part) {
+        return new Shot(photo.smaller(part), storage, orientation, subject, tellsSubject, hasHorizon, taken);
+    }
+
     Shot stored(Storage as) {
         return new Shot(photo, as, orientation, subject, tellsSubject, hasHorizon, taken);
     }

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Kills a program that edits a shoot, at random moments, and looks at what is left. */
 class CrashTest {
-    private static final int KILLS = Integer.getInteger("nexa.kills", 8);
+    private static final int KILLS = Integer.getInteger("nexa.kills", 3);
     private static final int PHOTOS = 5;
 
     @TempDir

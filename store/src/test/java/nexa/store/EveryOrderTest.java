@@ -1,11 +1,15 @@
 package nexa.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.BDDMockito.willAnswer;
+import static org.mockito.Mockito.mock;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -52,8 +56,19 @@ class EveryOrderTest {
             boolean crashesAfter,
             Outside outside) {}
 
+    /**
+     * Of all 128 ways of the seven the sixteen words of a Hamming code, among which any three of the seven come in every way;
+     * with {@code -Dnexa.thorough=true} all of them.
+     */
+    private static boolean isTried(int bits) {
+        return Boolean.getBoolean("nexa.thorough")
+                || IntStream.of(0b1010101, 0b1100110, 0b1111000)
+                        .allMatch(check -> Integer.bitCount(bits & check) % 2 == 0);
+    }
+
     static Stream<Order> orders() {
         return IntStream.range(0, 1 << 7)
+                .filter(EveryOrderTest::isTried)
                 .boxed()
                 .flatMap(bits -> Stream.of(Outside.values())
                         .map(outside -> new Order(
@@ -70,7 +85,9 @@ class EveryOrderTest {
     private final List<String> done = new ArrayList<>();
     private ShootFolder opened;
     private Shoot shoot;
-    private FullDisk disk;
+    private Disk disk;
+    private boolean hasNoRoomForLines;
+    private boolean hasNoRoomForFiles;
 
     @ParameterizedTest
     @MethodSource("orders")
@@ -102,10 +119,25 @@ class EveryOrderTest {
     private void makeFolder() throws IOException {
         folder = Files.createDirectory(temporary.resolve("shoot"));
         userData = new UserData(temporary.resolve("data"));
-        disk = new FullDisk(folder);
+        disk = mock(Disk.class);
+        willAnswer(call -> write(call.getArgument(0), call.getArgument(1), false, hasNoRoomForFiles))
+                .given(disk)
+                .replace(any(), any());
+        willAnswer(call -> write(call.getArgument(0), call.getArgument(1), true, hasNoRoomForLines))
+                .given(disk)
+                .appendLine(any(), any());
         for (String name : List.of("a.jpg", "b.jpg", "c.jpg", "d.jpg")) {
             Files.createFile(folder.resolve(name));
         }
+    }
+
+    /** Forces nothing to the disk: no power is lost here. */
+    private Object write(Path file, byte[] contents, boolean isAdded, boolean isFull) throws IOException {
+        if (isFull && file.startsWith(folder)) {
+            throw new IOException("No space left on device");
+        }
+        StandardOpenOption how = isAdded ? StandardOpenOption.APPEND : StandardOpenOption.TRUNCATE_EXISTING;
+        return Files.write(file, contents, StandardOpenOption.CREATE, StandardOpenOption.WRITE, how);
     }
 
     /** Four edits, with what happens between them. */
@@ -115,14 +147,14 @@ class EveryOrderTest {
             edit("a.jpg", false);
         }
         byte[] backup = Files.exists(document) ? Files.readAllBytes(document) : other();
-        disk.hasNoRoomForLines = order.isRecordedApart();
-        disk.hasNoRoomForFiles = order.isSavedApart();
+        hasNoRoomForLines = order.isRecordedApart();
+        hasNoRoomForFiles = order.isSavedApart();
         edit("b.jpg", order.crashesBefore());
         if (order.outside() == Outside.WHILE_OPEN) {
             Files.write(document, other());
         }
-        disk.hasNoRoomForLines &= !order.hasRoomAgain();
-        disk.hasNoRoomForFiles &= !order.hasRoomAgain();
+        hasNoRoomForLines &= !order.hasRoomAgain();
+        hasNoRoomForFiles &= !order.hasRoomAgain();
         boolean mixesAlready = order.outside() == Outside.WHILE_OPEN;
         if (order.opensBetween() && !mixesAlready) {
             opened.close();

@@ -2,6 +2,11 @@ package nexa.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.BDDMockito.willThrow;
+import static org.mockito.Mockito.CALLS_REAL_METHODS;
+import static org.mockito.Mockito.mock;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -14,6 +19,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Edit;
@@ -146,11 +152,18 @@ class ShootFolderTest extends ShootFolderFixture {
         assertThat(opened.shoot().photos()).hasSize(3);
     }
 
+    /** A disk with no room for files in the folder, when that is so. */
+    private Disk fullWhere(BooleanSupplier isFull) throws IOException {
+        Disk disk = mock(Disk.class, CALLS_REAL_METHODS);
+        willThrow(new IOException("No space left on device"))
+                .given(disk)
+                .replace(argThat(file -> file.startsWith(folder) && isFull.getAsBoolean()), any());
+        return disk;
+    }
+
     @Test
     void whereTheFolderCannotBeWrittenTheShootIsKeptInTheUsersData() throws Exception {
-        FullDisk disk = new FullDisk(folder);
-        disk.hasNoRoomForFiles = true;
-        ShootFolder first = ShootFolder.open(folder, userData, disk);
+        ShootFolder first = ShootFolder.open(folder, userData, fullWhere(() -> true));
         Shoot turned = first.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(3)));
         first.save(turned);
         assertThat(first.isKeptApart()).isTrue();
@@ -161,9 +174,8 @@ class ShootFolderTest extends ShootFolderFixture {
 
     @Test
     void whereNeitherCanBeWrittenTheMessageNamesBothAndWhatIsSafe() throws Exception {
-        FullDisk disk = new FullDisk(folder);
-        disk.hasNoRoomForFiles = true;
-        ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createFile(temporary.resolve("file"))), disk);
+        UserData nowhere = new UserData(Files.createFile(temporary.resolve("file")));
+        ShootFolder opened = ShootFolder.open(folder, nowhere, fullWhere(() -> true));
         assertThatExceptionOfType(ShootProblem.class)
                 .isThrownBy(() -> opened.save(opened.shoot()))
                 .satisfies(Said.saying("spring firing"))
@@ -204,10 +216,10 @@ class ShootFolderTest extends ShootFolderFixture {
 
     @Test
     void aDocumentOfTheFutureBesideThePhotosHidesNothingThatWasSavedApart() throws Exception {
-        FullDisk disk = new FullDisk(folder);
-        try (ShootFolder opened = ShootFolder.open(folder, userData, disk)) {
+        AtomicBoolean isFull = new AtomicBoolean();
+        try (ShootFolder opened = ShootFolder.open(folder, userData, fullWhere(isFull::get))) {
             opened.save(opened.shoot());
-            disk.hasNoRoomForFiles = true;
+            isFull.set(true);
             Shoot turned = opened.shoot().with("a.jpg", photo -> photo.withAngle(new Angle(3)));
             opened.record(Edit.between(Edit.Kind.LEVEL, Optional.empty(), opened.shoot(), turned));
             opened.save(turned);

@@ -43,7 +43,8 @@ class ColourProfileTest {
     void aProfileThatLiesIsNoneOrDoesNoHarm() {
         Random random = new Random(29);
         int none = 0;
-        for (int i = 0; i < 300; i++) {
+        int count = Boolean.getBoolean("nexa.thorough") ? 300 : 60;
+        for (int i = 0; i < count; i++) {
             byte[] lying = ICC_Profile.getInstance(i % 2 == 0 ? ColorSpace.CS_sRGB : ColorSpace.CS_GRAY)
                     .getData();
             switch (i % 3) {
@@ -61,7 +62,7 @@ class ColourProfileTest {
                 }
             });
         }
-        assertThat(none).isBetween(20, 290);
+        assertThat(none).isBetween(count / 15, count - count / 30);
     }
 
     @Test

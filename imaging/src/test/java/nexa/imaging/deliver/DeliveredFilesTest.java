@@ -143,7 +143,8 @@ class DeliveredFilesTest extends DeliveredShoot {
     void everyFileHasExactlyThePixelsAskedForHoweverThePhotoLies() throws Exception {
         Random random = new Random(3);
         List<Format> formats = new ArrayList<>();
-        for (int i = 0; i < 67; i++) {
+        int count = Boolean.getBoolean("nexa.thorough") ? 67 : 12;
+        for (int i = 0; i < count; i++) {
             int width = 20 + random.nextInt(280);
             int height = Math.max(20, Math.min(300, (int) (width * (0.4 + 2 * random.nextDouble()))));
             FormatTurn turn = FormatTurn.values()[random.nextInt(3)];
@@ -163,7 +164,7 @@ class DeliveredFilesTest extends DeliveredShoot {
         shoot = turned;
         Set<String> ids = formats.stream().map(Format::id).collect(Collectors.toSet());
         DeliveryPlan plan = plan(ids);
-        assertThat(deliver(ids).written()).hasSize(201);
+        assertThat(deliver(ids).written()).hasSize(3 * count);
         for (DeliveryPlan.Item item : plan.files()) {
             OutputSize.Pixels asked = (OutputSize.Pixels) item.format().size();
             boolean isSwapped = item.crop().crop().size().orientation()

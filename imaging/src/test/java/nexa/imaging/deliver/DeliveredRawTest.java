@@ -50,7 +50,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Whose pixels are delivered of raw photos, and what is said of it: a raw photo alone, and one beside its JPEG. */
 @DisabledOnOs(OS.WINDOWS)
 class DeliveredRawTest {
-    private static final Path SAMPLE = Path.of("..", "sample", "photos");
+    /** Three of the sample's photos, drawn at a third of their sides. */
+    private static final Path SMALL = Path.of("src", "test", "resources", "raw");
+
     private static final String COMMAND = "nexa.raw";
     private static final Format FROM_RAW =
             format("raw").withFile(FileSpec.usual("raw").withSource(FileSpec.Source.RAW));
@@ -71,7 +73,7 @@ class DeliveredRawTest {
         source = Files.createDirectory(temporary.resolve("source"));
         out = temporary.resolve("out");
         for (String file : List.of("fern-0173.dng", "fern-0174.jpg", "fern-0174.dng", "fern-0175.jpg")) {
-            Files.copy(SAMPLE.resolve(file), source.resolve(file));
+            Files.copy(SMALL.resolve(file), source.resolve(file));
         }
     }
 
@@ -194,7 +196,7 @@ class DeliveredRawTest {
         Shoot before = shoot();
         Path alone = source.resolve("fern-0173.dng");
         byte[] whole = Files.readAllBytes(alone);
-        Files.write(alone, Arrays.copyOf(whole, whole.length - 300_000));
+        Files.write(alone, Arrays.copyOf(whole, whole.length - 40_000));
         Files.delete(source.resolve("fern-0174.dng"));
         Shoot shoot = ShootReading.of(before, source).appliedTo(before);
         DeliveryPlan plan = plan(shoot);
@@ -238,7 +240,7 @@ class DeliveredRawTest {
         changeJpeg(pixels -> {
             Mat turned = turned(pixels, opencv_core.ROTATE_90_CLOCKWISE);
             opencv_core.flip(turned, turned, 1);
-            return new Mat(turned, new Rect(60, 90, turned.cols() - 200, turned.rows() - 160)).clone();
+            return new Mat(turned, new Rect(20, 30, turned.cols() - 66, turned.rows() - 54)).clone();
         });
         Shoot shoot = shoot();
         assertThat(deliver(plan(shoot)).failures()).isEmpty();
@@ -329,7 +331,7 @@ class DeliveredRawTest {
             // The size that is wanted, as two fractions.
             if ((file.getShort(at) & 0xFFFF) == 50_720 && file.getShort(at + 2) == 5 && file.getInt(at + 4) == 2) {
                 int sizes = file.getInt(at + 8);
-                file.putInt(sizes, 900).putInt(sizes + 8, 600);
+                file.putInt(sizes, 300).putInt(sizes + 8, 200);
             }
         }
         Files.write(alone, raw);
@@ -339,7 +341,7 @@ class DeliveredRawTest {
 
     @Test
     void aPictureOfAnotherSizeThanTheSensorsIsRefused() throws Exception {
-        standIn("printf 'P6\\n600 400\\n65535\\n'; head -c 1440000 /dev/zero");
+        standIn("printf 'P6\\n300 200\\n65535\\n'; head -c 360000 /dev/zero");
         Delivery.Result result = deliver(plan(shoot()));
         assertThat(result.failures())
                 .extracting(failure -> failure.item().name())

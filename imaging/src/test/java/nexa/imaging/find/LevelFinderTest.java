@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -31,6 +32,19 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** How far photos are off level: those of the sample shoot against what was drawn, and pictures made for the purpose. */
 class LevelFinderTest {
     private static final Path SAMPLE = Path.of("..", "sample");
+    private static final boolean IS_THOROUGH = Boolean.getBoolean("nexa.thorough");
+    /** One of each kind of file and way it lies, and those of which more is known; the others as well take their time. */
+    private static final Set<String> TRIED = Set.of(
+            "fern-0139.jpg",
+            "fern-0150.jpg",
+            "fern-0168.webp",
+            "fern-0173.dng",
+            "fern-0178.jpg",
+            "fern-0163.jpg",
+            "fern-0180.jpg",
+            "fern-0181.jpg",
+            "fern-0183.jpg");
+
     private static final Pattern TRUTH =
             Pattern.compile("\"file\": \"(.*?)\".*\"lean\": (.*?),.*\"readable\": (true|false)");
 
@@ -56,7 +70,8 @@ class LevelFinderTest {
         List<Double> errors = new ArrayList<>();
         for (String line : Files.readAllLines(SAMPLE.resolve("truth.json"))) {
             Matcher truth = TRUTH.matcher(line);
-            if (truth.find() && truth.group(3).equals("true")) {
+            boolean isWhole = truth.find() && truth.group(3).equals("true");
+            if (isWhole && (IS_THOROUGH || TRIED.contains(truth.group(1)))) {
                 FoundLevel level = level(SAMPLE.resolve("photos").resolve(truth.group(1)));
                 found.put(truth.group(1), level);
                 if (level.certainty() == Certainty.SURE) {
@@ -66,7 +81,7 @@ class LevelFinderTest {
                 }
             }
         }
-        assertThat(errors.size()).isGreaterThanOrEqualTo(31);
+        assertThat(errors.size()).isGreaterThanOrEqualTo(IS_THOROUGH ? 31 : 5);
         assertThat(errors.stream().sorted().toList().get(errors.size() / 2)).isLessThan(0.015);
         assertThat(found.get("fern-0163.jpg").certainty()).as("leans by 6°").isEqualTo(Certainty.LIKELY);
         assertThat(found.get("fern-0163.jpg").lean()).isCloseTo(6, within(0.05));
@@ -91,7 +106,10 @@ class LevelFinderTest {
         assertThat(sea.lines().get(0).segment().from().y())
                 .as("the line lies on the horizon")
                 .isCloseTo(
-                        430 - 750 * Math.tan(Math.toRadians(lean)) + 70 * (1 / Math.cos(Math.toRadians(lean)) - 1),
+                        MadePictures.SCALE
+                                * (430
+                                        - 750 * Math.tan(Math.toRadians(lean))
+                                        + 70 * (1 / Math.cos(Math.toRadians(lean)) - 1)),
                         within(3.0));
     }
 
@@ -109,7 +127,8 @@ class LevelFinderTest {
     void howAPhotoIsStoredMakesNoDifference() throws Exception {
         BufferedImage wall = MadePictures.wall(1.7);
         double upright = level(wall).lean();
-        for (int orientation = 1; orientation <= 8; orientation++) {
+        // A mirror, a quarter, and both; PhotoPixelsTest has them all.
+        for (int orientation : new int[] {2, 6, 7}) {
             BufferedImage stored = stored(wall, orientation);
             Path file = TestPhotos.write(stored, folder.resolve("turned-" + orientation + ".jpg"));
             TestPhotos.addMetadata(
@@ -134,14 +153,9 @@ class LevelFinderTest {
                 int below = seen.getHeight() - 1 - y;
                 int rgb = seen.getRGB(x, y);
                 switch (orientation) {
-                    case 1 -> stored.setRGB(x, y, rgb);
                     case 2 -> stored.setRGB(right, y, rgb);
-                    case 3 -> stored.setRGB(right, below, rgb);
-                    case 4 -> stored.setRGB(x, below, rgb);
-                    case 5 -> stored.setRGB(y, x, rgb);
                     case 6 -> stored.setRGB(y, right, rgb);
-                    case 7 -> stored.setRGB(below, right, rgb);
-                    default -> stored.setRGB(below, x, rgb);
+                    default -> stored.setRGB(below, right, rgb);
                 }
             }
         }

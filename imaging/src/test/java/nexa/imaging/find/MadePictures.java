@@ -12,16 +12,20 @@ import java.util.Random;
 
 /** Pictures of which it is known how far they are off level, or that nothing in them tells. */
 final class MadePictures {
-    static final int WIDTH = 1500;
-    static final int HEIGHT = 1000;
+    /** They are drawn on a sheet of this size, and as pictures so much smaller: finding takes as long as a picture is large. */
+    private static final int WIDTH = 1500;
+
+    private static final int HEIGHT = 1000;
+    static final double SCALE = 0.6;
 
     private MadePictures() {}
 
     private static BufferedImage blank(Color colour) {
-        BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_3BYTE_BGR);
+        BufferedImage image =
+                new BufferedImage((int) (SCALE * WIDTH), (int) (SCALE * HEIGHT), BufferedImage.TYPE_3BYTE_BGR);
         Graphics2D pen = image.createGraphics();
         pen.setColor(colour);
-        pen.fillRect(0, 0, WIDTH, HEIGHT);
+        pen.fillRect(0, 0, image.getWidth(), image.getHeight());
         pen.dispose();
         return image;
     }
@@ -30,6 +34,7 @@ final class MadePictures {
         Graphics2D pen = image.createGraphics();
         pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         pen.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        pen.scale(SCALE, SCALE);
         pen.rotate(Math.toRadians(lean), WIDTH / 2.0, HEIGHT / 2.0);
         return pen;
     }
@@ -37,8 +42,8 @@ final class MadePictures {
     /** Grain, the same every time. */
     private static BufferedImage grained(BufferedImage image, double strength) {
         Random random = new Random(5);
-        for (int y = 0; y < HEIGHT; y++) {
-            for (int x = 0; x < WIDTH; x++) {
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < image.getWidth(); x++) {
                 int rgb = image.getRGB(x, y);
                 int grain = (int) Math.round(strength * random.nextGaussian());
                 image.setRGB(

@@ -22,7 +22,7 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -47,12 +47,12 @@ class LensPutRightTest {
     private static final Crop WHOLE = new Crop(new Point(WIDTH / 2.0, HEIGHT / 2.0), new Size(WIDTH, HEIGHT));
 
     @TempDir
-    Path folder;
+    static Path folder;
 
-    private Path file;
+    private static Path file;
 
-    @BeforeEach
-    void draw() throws Exception {
+    @BeforeAll
+    static void draw() throws Exception {
         BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = 0; x < WIDTH; x++) {
