@@ -338,7 +338,7 @@ class NexaCommandTest {
         List<String> command = new ArrayList<>(List.of(
                 "bash",
                 "-c",
-                ". ../nexa && speak_all_letters && exec java -Djava.awt.headless=true \"$@\"",
+                ". ../nexa && speak_all_letters && exec java -XX:TieredStopAtLevel=1 -Djava.awt.headless=true \"$@\"",
                 "nexa",
                 "-cp",
                 System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),

@@ -62,8 +62,8 @@ class FindTest extends WindowTest {
         assertThat(angle(LEANS)).isEqualTo(found);
         assertThat(session().shoot().photo(LEANS).preparation().perspective()).isEmpty();
 
-        Shoot levelled = session().shoot();
         while (angle(LEANS) != 0) {
+            Shoot levelled = session().shoot();
             push(KeyCode.CONTROL, KeyCode.Z);
             waitFor(() -> session().shoot() != levelled);
         }

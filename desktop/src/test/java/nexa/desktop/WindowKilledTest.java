@@ -113,7 +113,7 @@ class WindowKilledTest {
                 line = told.readLine();
             }
         }
-        assertThat(window.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(window.waitFor(180, TimeUnit.SECONDS)).isTrue();
         long before = killedAt - A_SECOND;
         return lines.stream()
                 .filter(line -> time(line) <= before)

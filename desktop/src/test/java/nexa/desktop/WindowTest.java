@@ -40,6 +40,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The real window, driven with real input, on folders made for the test. */
 abstract class WindowTest extends ApplicationTest {
     private static final Path SAMPLE = Path.of("..", "sample", "photos");
+    /** The sample's photos drawn with a quarter of their sides: most of a window's time goes into reading them. */
+    private static final Path SMALL = Path.of("src", "test", "sample");
+
+    /** Only ends a test that would hang: a machine that has other things to do may take long. */
+    private static final int MOST_SECONDS = 180;
 
     @TempDir
     Path temporary;
@@ -65,9 +70,12 @@ abstract class WindowTest extends ApplicationTest {
         });
     }
 
-    /** A copy of the sample shoot. */
+    /** The sample shoot with small photos. */
     Path sample() throws Exception {
-        return new SampleShoot(SAMPLE, new UserData(temporary)).copied(false).get();
+        Path folder =
+                new SampleShoot(SMALL, new UserData(temporary)).copied(false).get();
+        Files.copy(SAMPLE.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
+        return folder;
     }
 
     /** A shoot of a few of the sample's photos, with what was done in the sample: it opens sooner than all of it. */
@@ -174,7 +182,7 @@ abstract class WindowTest extends ApplicationTest {
     void closeAndReopen(Path folder) throws Exception {
         AtomicReference<CompletableFuture<Void>> closed = new AtomicReference<>();
         interact(() -> closed.set(shell.closeShoot()));
-        closed.get().get(20, TimeUnit.SECONDS);
+        closed.get().get(MOST_SECONDS, TimeUnit.SECONDS);
         open(folder);
     }
 
@@ -214,7 +222,7 @@ abstract class WindowTest extends ApplicationTest {
 
     void waitFor(Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> {
+            WaitForAsyncUtils.waitFor(MOST_SECONDS, TimeUnit.SECONDS, () -> {
                 WaitForAsyncUtils.waitForFxEvents();
                 return condition.call();
             });
@@ -223,7 +231,9 @@ abstract class WindowTest extends ApplicationTest {
             String file =
                     shell.session().flatMap(open -> open.photoProperty().get()).orElse("none");
             throw new AssertionError(
-                    "it did not come to this within 30 s; the focus is on " + focus + ", the photo is " + file, e);
+                    "it did not come to this within " + MOST_SECONDS + " s; the focus is on " + focus
+                            + ", the photo is " + file,
+                    e);
         }
     }
 }

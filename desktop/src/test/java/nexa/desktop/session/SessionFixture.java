@@ -66,7 +66,7 @@ public final class SessionFixture implements AutoCloseable {
 
     /** Waits until something is so on the JavaFX thread. */
     static void await(Callable<Boolean> condition) throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> on(condition));
+        WaitForAsyncUtils.waitFor(180, TimeUnit.SECONDS, () -> on(condition));
     }
 
     public ShootSession session() {
@@ -78,11 +78,11 @@ public final class SessionFixture implements AutoCloseable {
         if (Platform.isFxApplicationThread()) {
             return work.call();
         }
-        return WaitForAsyncUtils.asyncFx(work).get(20, TimeUnit.SECONDS);
+        return WaitForAsyncUtils.asyncFx(work).get(180, TimeUnit.SECONDS);
     }
 
     @Override
     public void close() throws Exception {
-        on(session::close).get(20, TimeUnit.SECONDS);
+        on(session::close).get(180, TimeUnit.SECONDS);
     }
 }

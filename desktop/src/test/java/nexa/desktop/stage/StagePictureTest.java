@@ -44,7 +44,7 @@ class StagePictureTest {
                     photo, PHOTO, lying, new StagePicture.Detail(beyond, density), Optional.empty(), drawing::complete);
             return null;
         });
-        return drawing.get(20, TimeUnit.SECONDS);
+        return drawing.get(180, TimeUnit.SECONDS);
     }
 
     @Test
