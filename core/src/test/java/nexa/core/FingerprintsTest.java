@@ -20,11 +20,14 @@ import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
+import nexa.core.shape.Shape;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Colour;
+import nexa.core.shoot.PhotoOrientation;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
 import nexa.core.shoot.Subject;
+import nexa.core.shoot.Tone;
 import nexa.core.shoot.Trim;
 import org.junit.jupiter.api.Test;
 
@@ -61,13 +64,10 @@ class FingerprintsTest {
     @Test
     void whatIsDoneToAPhoto() {
         Preparation all = new Preparation(
-                QuarterTurn.RIGHT,
-                true,
+                new PhotoOrientation(QuarterTurn.RIGHT, true),
                 new Trim(0.1, 0.2, 0.3, 0.05),
-                Optional.of(LENS),
-                Optional.of(PERSPECTIVE),
-                new Angle(3.5),
-                new Edge(-0.5, 0.8));
+                new Shape(Optional.of(LENS), Optional.of(PERSPECTIVE), new Angle(3.5)),
+                new Tone(new Edge(-0.5, 0.8)));
         assertThat(all.fingerprint())
                 .isEqualTo("RIGHT true Angle[degrees=3.5] Trim[left=0.1, top=0.2, right=0.3, bottom=0.05] "
                         + LENS_LETTERS + " " + PERSPECTIVE_LETTERS + " Edge[stops=-0.5, middle=0.8]");

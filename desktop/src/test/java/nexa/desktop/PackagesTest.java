@@ -37,12 +37,13 @@ class PackagesTest {
 
     private static final Map<String, Set<String>> IMAGING = Map.of(
             "work", Set.of(),
+            "tone", Set.of("render"),
             "render", Set.of(),
             "decode", Set.of(),
             "raw", Set.of("decode", "render"),
             "facts", Set.of("decode", "raw"),
             "fill", Set.of("decode", "render"),
-            "pictures", Set.of("decode", "facts", "fill", "raw", "render", "work"),
+            "pictures", Set.of("decode", "facts", "fill", "raw", "render", "tone", "work"),
             "find", Set.of("decode", "pictures", "render"),
             "deliver", Set.of("decode", "facts", "fill", "pictures", "raw", "render", "work"));
 

@@ -29,9 +29,6 @@ import nexa.core.shoot.Preparation;
  * <p>May be used by several threads at once.
  */
 public final class KeptFindings {
-    /** Rises when anything is found another way: what another one found does not count. */
-    private static final int FINDER = 2;
-
     private static final int MOST = 30_000;
     private static final int MOST_FOLDERS = 64;
     private static final int MOST_BYTES = 16 * 1024 * 1024;
@@ -100,7 +97,7 @@ public final class KeptFindings {
     /** What was done to the photo before it is looked at: all but its shape; a border is looked for in all of it. */
     private static String preparation(Class<? extends Found> what, Photo photo) {
         Preparation done = photo.preparation();
-        return (what == FoundTrim.class ? done.inPixels() : done.beforeShaping()).fingerprint();
+        return (what == FoundTrim.class ? done.inPixels() : done.beforeShape()).fingerprint();
     }
 
     private synchronized <T extends Found> Optional<T> get(Class<T> what, Photo photo, FileStamp now) {
@@ -124,7 +121,7 @@ public final class KeptFindings {
     private void read() {
         try {
             JsonPlace root = JsonPlace.root(JSON.readTree(PlainFile.read(file, MOST_BYTES)));
-            if (root.required("finder").whole() == FINDER) {
+            if (root.required("finder").whole() == Found.FINDER) {
                 root.required("photos").list().forEach(this::read);
             }
         } catch (IOException | JsonPlace.Misfit | RuntimeException e) {
@@ -174,7 +171,7 @@ public final class KeptFindings {
     }
 
     private ObjectNode json() {
-        ObjectNode root = JSON.createObjectNode().put("finder", FINDER);
+        ObjectNode root = JSON.createObjectNode().put("finder", Found.FINDER);
         ArrayNode photos = root.putArray("photos");
         kept.forEach((key, found) -> {
             ObjectNode photo = photos.addObject()

@@ -4,8 +4,11 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import nexa.core.geometry.Angle;
 import nexa.core.shape.Edge;
+import nexa.core.shape.Shape;
+import nexa.core.shoot.PhotoOrientation;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
+import nexa.core.shoot.Tone;
 import nexa.core.shoot.Trim;
 
 /** What is done to a photo, as fields of the photo's object in the document. What is not done is not written. */
@@ -60,13 +63,15 @@ final class PreparationJson {
 
     static Preparation read(JsonPlace photo) throws JsonPlace.Misfit {
         return new Preparation(
-                photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
-                photo.optional(MIRROR, false, JsonPlace::flag),
+                new PhotoOrientation(
+                        photo.optional(TURN, QuarterTurn.NONE, PreparationJson::turn),
+                        photo.optional(MIRROR, false, JsonPlace::flag)),
                 readTrim(photo),
-                photo.ifThere(LENS, LensJson::read),
-                photo.ifThere(PERSPECTIVE, PerspectiveJson::read),
-                photo.optional(ANGLE, Angle.NONE, PreparationJson::angle),
-                photo.optional(EDGE, Edge.NONE, LensJson::readEdge));
+                new Shape(
+                        photo.ifThere(LENS, LensJson::read),
+                        photo.ifThere(PERSPECTIVE, PerspectiveJson::read),
+                        photo.optional(ANGLE, Angle.NONE, PreparationJson::angle)),
+                new Tone(photo.optional(EDGE, Edge.NONE, LensJson::readEdge)));
     }
 
     private static QuarterTurn turn(JsonPlace place) throws JsonPlace.Misfit {

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 /** What is done to a photo is in the document, all of it. */
 class PreparationJsonTest {
-    /** Everything is done: a new part is added here. */
+    /** Everything is done: another correction is added here. */
     private static final String ALL = "{\"turn\":90,\"mirror\":true,\"trim\":[0.1,0.2,0.3,0.05],"
             + "\"perspective\":{\"tilt\":-4.5,\"swing\":1.25,\"strength\":80.0,\"stretch\":1.1,\"focal35\":28.0,"
             + "\"uprights\":[[[0.1,0.2],[0.15,0.9]],[[0.8,0.2],[0.75,0.9]]],\"levels\":[[[0.1,0.3],[0.9,0.35]]]},"
@@ -29,9 +29,13 @@ class PreparationJsonTest {
         ObjectNode json = (ObjectNode) new ObjectMapper().readTree(ALL);
         Preparation read = PreparationJson.read(JsonPlace.root(json));
         for (RecordComponent part : Preparation.class.getRecordComponents()) {
-            assertThat(part.getAccessor().invoke(read))
-                    .as(part.getName())
-                    .isNotEqualTo(part.getAccessor().invoke(Preparation.NONE));
+            Object said = part.getAccessor().invoke(read);
+            Object nothing = part.getAccessor().invoke(Preparation.NONE);
+            for (RecordComponent correction : part.getType().getRecordComponents()) {
+                assertThat(correction.getAccessor().invoke(said))
+                        .as(correction.getName())
+                        .isNotEqualTo(correction.getAccessor().invoke(nothing));
+            }
         }
         ObjectNode written = JsonNodeFactory.instance.objectNode();
         PreparationJson.write(read, written);

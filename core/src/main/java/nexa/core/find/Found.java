@@ -2,6 +2,9 @@ package nexa.core.find;
 
 /** Something that was found in a photo, or that nothing was. */
 public interface Found {
+    /** Rises when anything is found another way: what was found before does not count then. */
+    int FINDER = 2;
+
     /** From this confidence on something is sure. */
     double SURE = 0.5;
 

@@ -66,7 +66,8 @@ public record FoundLevel(Certainty certainty, Reason reason, double lean, double
 
     /** The angle that levels a photo that may have been reshaped meanwhile. */
     public Angle angle(Photo photo) {
-        boolean isAsShot = photo.preparation().equals(photo.preparation().withoutShape());
+        boolean isAsShot =
+                photo.preparation().shape().equals(photo.preparation().shape().angleAlone());
         return isAsShot || lines.isEmpty()
                 ? angle()
                 : new Trace(lines)

@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.shape.Stretch;
 import nexa.core.shoot.Beyond;
-import nexa.core.shoot.EdgeTexture;
 
 /** How well what is filled beyond a photo's edge will pass for photo. */
 public enum Passing {
@@ -31,7 +30,7 @@ public enum Passing {
         OptionalDouble busiest = plan.photo()
                 .texture()
                 .filter(texture ->
-                        texture.seen().equals(EdgeTexture.sides(plan.photo().preparation())))
+                        texture.seen().equals(plan.photo().preparation().beforeShape()))
                 .map(texture ->
                         texture.busiest(plan.margins(), plan.photo().remaining().size()))
                 .orElse(OptionalDouble.empty());

@@ -9,7 +9,7 @@ import nexa.core.shape.Margins;
  * How busy a photo is inside each of its sides, by which is told how well a fill beyond them will pass: in about doublings of
  * texture, 0 where there is nothing to see. Read of a photo's pixels.
  *
- * @param seen the photo's preparation when it was read, as far as it tells where the sides lie
+ * @param seen what was done to the photo before its shape when it was read, which tells where its sides lie
  * @param busyness side by side, for bands of each of {@link #DEPTHS} depths
  */
 public record EdgeTexture(Preparation seen, List<Double> busyness) {
@@ -25,11 +25,6 @@ public record EdgeTexture(Preparation seen, List<Double> busyness) {
         if (busyness.size() != Trim.Side.values().length * DEPTHS) {
             throw new IllegalArgumentException(busyness.size() + " values for four sides");
         }
-    }
-
-    /** What of a preparation tells where a photo's sides lie. */
-    public static Preparation sides(Preparation preparation) {
-        return preparation.inPixels().withTrim(preparation.trim());
     }
 
     /** How many steps wide a margin is, 0 for none. */

@@ -58,15 +58,7 @@ public record Edit(
         STEP,
         RENAME,
         GO_ON_WITH,
-        FORMAT;
-
-        /** Whether it changes how a photo is prepared, and crops only by that. */
-        public boolean isPreparing() {
-            return switch (this) {
-                case LEVEL, TRIM, LENS, PERSPECTIVE, EDGE -> true;
-                default -> false;
-            };
-        }
+        FORMAT
     }
 
     /** The step between two states of a shoot that have the same photos. */

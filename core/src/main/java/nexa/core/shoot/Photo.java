@@ -215,13 +215,12 @@ public record Photo(
         boolean isAnotherFile = identity.isPresent() && other.identity.isPresent() && !identity.equals(other.identity);
         return file.equals(other.file)
                 && !isAnotherFile
-                && preparation.inPixels().equals(other.preparation.inPixels());
+                && preparation.orientation().equals(other.preparation.orientation());
     }
 
     /** Whether crops of both lie in the same plane, but for the angle. */
     public boolean hasSamePlaneAs(Photo other) {
-        return preparation.lens().equals(other.preparation.lens())
-                && preparation.perspective().equals(other.preparation.perspective());
+        return preparation.shape().hasSamePlaneAs(other.preparation.shape());
     }
 
     /** What is said of its crop in a format, never {@code null}. */

@@ -6,31 +6,20 @@ import nexa.core.geometry.Fingerprint;
 import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
+import nexa.core.shape.Shape;
 
 /**
- * All that is done to a photo, for every format alike: the quarter turn, then mirroring, then the trim, then the lens, then the
- * perspective, then the angle, all before it is cropped, and the edge, which is measured on the crop. Whoever asks whether two
- * pictures or two files are the same, or takes back what was done, asks this; so another thing that can be done to a photo is
- * added here.
+ * All that is done to a photo, for every format alike, before it is cropped: in parts, by what they touch, in the order in which
+ * they are done. Another thing that can be done to a photo belongs to one of the parts, and whoever asks whether two pictures, two
+ * planes or two drawings are the same asks for parts; so nobody else has to know of it.
  *
- * @param turn before anything else
- * @param isMirrored left to right, after the quarter turn
- * @param trim what of the turned and mirrored photo does not count as picture
- * @param lens how that photo's lens is put right, if it is
- * @param perspective how its perspective is put right after that, if it is
- * @param angle of the turned and mirrored photo
- * @param edge the darkening or lightening wanted towards the edge of each of its crops
+ * @param orientation which pixels it has; another one is another picture
+ * @param trim what of them does not count as picture
+ * @param shape where they lie
+ * @param tone their light and colour
  */
-public record Preparation(
-        QuarterTurn turn,
-        boolean isMirrored,
-        Trim trim,
-        Optional<Lens> lens,
-        Optional<Perspective> perspective,
-        Angle angle,
-        Edge edge) {
-    public static final Preparation NONE = new Preparation(
-            QuarterTurn.NONE, false, Trim.NONE, Optional.empty(), Optional.empty(), Angle.NONE, Edge.NONE);
+public record Preparation(PhotoOrientation orientation, Trim trim, Shape shape, Tone tone) {
+    public static final Preparation NONE = new Preparation(PhotoOrientation.UPRIGHT, Trim.NONE, Shape.NONE, Tone.NONE);
 
     /** Whether nothing is done to the photo. */
     public boolean isNone() {
@@ -39,71 +28,96 @@ public record Preparation(
 
     /** Whether the photo is seen the way it is stored upright; what is stored for it then lies where it says. */
     public boolean isUpright() {
-        return turn == QuarterTurn.NONE && !isMirrored;
+        return orientation.equals(PhotoOrientation.UPRIGHT);
     }
 
-    public Preparation withTurn(QuarterTurn newTurn) {
-        return new Preparation(newTurn, isMirrored, trim, lens, perspective, angle, edge);
+    public QuarterTurn turn() {
+        return orientation.turn();
     }
 
-    public Preparation withMirrored(boolean nowMirrored) {
-        return new Preparation(turn, nowMirrored, trim, lens, perspective, angle, edge);
+    public boolean isMirrored() {
+        return orientation.isMirrored();
     }
 
-    public Preparation withAngle(Angle newAngle) {
-        return new Preparation(turn, isMirrored, trim, lens, perspective, newAngle, edge);
+    public Optional<Lens> lens() {
+        return shape.lens();
+    }
+
+    public Optional<Perspective> perspective() {
+        return shape.perspective();
+    }
+
+    public Angle angle() {
+        return shape.angle();
+    }
+
+    public Edge edge() {
+        return tone.edge();
+    }
+
+    public Preparation withOrientation(PhotoOrientation newOrientation) {
+        return new Preparation(newOrientation, trim, shape, tone);
     }
 
     public Preparation withTrim(Trim newTrim) {
-        return new Preparation(turn, isMirrored, newTrim, lens, perspective, angle, edge);
+        return new Preparation(orientation, newTrim, shape, tone);
     }
 
-    public Preparation withPerspective(Optional<Perspective> newPerspective) {
-        return new Preparation(turn, isMirrored, trim, lens, newPerspective, angle, edge);
+    public Preparation withShape(Shape newShape) {
+        return new Preparation(orientation, trim, newShape, tone);
+    }
+
+    public Preparation withTone(Tone newTone) {
+        return new Preparation(orientation, trim, shape, newTone);
+    }
+
+    public Preparation withTurn(QuarterTurn newTurn) {
+        return withOrientation(new PhotoOrientation(newTurn, isMirrored()));
+    }
+
+    public Preparation withMirrored(boolean nowMirrored) {
+        return withOrientation(new PhotoOrientation(turn(), nowMirrored));
     }
 
     public Preparation withLens(Optional<Lens> newLens) {
-        return new Preparation(turn, isMirrored, trim, newLens, perspective, angle, edge);
+        return withShape(shape.withLens(newLens));
+    }
+
+    public Preparation withPerspective(Optional<Perspective> newPerspective) {
+        return withShape(shape.withPerspective(newPerspective));
+    }
+
+    public Preparation withAngle(Angle newAngle) {
+        return withShape(shape.withAngle(newAngle));
     }
 
     public Preparation withEdge(Edge newEdge) {
-        return new Preparation(turn, isMirrored, trim, lens, perspective, angle, newEdge);
+        return withTone(tone.withEdge(newEdge));
     }
 
     /** The same, seen a quarter further clockwise. */
     public Preparation turnedRight() {
-        // The quarter turn comes before mirroring, and a picture that is mirrored turns the other way.
-        int way = isMirrored ? 270 : 90;
-        return withTurn(QuarterTurn.of((turn.degrees() + way) % 360))
-                .withTrim(trim.turnedRight())
-                .withPerspective(perspective.map(Perspective::turnedRight));
+        return new Preparation(orientation.turnedRight(), trim.turnedRight(), shape.turnedRight(), tone);
     }
 
     /** The same, seen in a mirror that stands beside it. */
     public Preparation mirrored() {
-        return new Preparation(
-                turn,
-                !isMirrored,
-                trim.mirrored(),
-                lens,
-                perspective.map(Perspective::mirrored),
-                new Angle(0 - angle.degrees()),
-                edge);
-    }
-
-    /** The part that is done before anything is looked for in a photo: where its pixels lie. */
-    public Preparation beforeShaping() {
-        return withoutShape().withAngle(Angle.NONE).withEdge(Edge.NONE);
-    }
-
-    /** The same, but for the lens and the perspective. */
-    public Preparation withoutShape() {
-        return withLens(Optional.empty()).withPerspective(Optional.empty());
+        return new Preparation(orientation.mirrored(), trim.mirrored(), shape.mirrored(), tone);
     }
 
     /** The part that a picture kept in memory has in its pixels; the rest is done when it is drawn. */
     public Preparation inPixels() {
-        return beforeShaping().withTrim(Trim.NONE);
+        return NONE.withOrientation(orientation);
+    }
+
+    /** The parts that are done before anything is looked for in a photo: which pixels there are, and which of them count. */
+    public Preparation beforeShape() {
+        return inPixels().withTrim(trim);
+    }
+
+    /** Whether every place of the photo lies where it lies with the other one, and counts or not as there. */
+    public boolean hasSamePlacesAs(Preparation other) {
+        return withTone(Tone.NONE).equals(other.withTone(Tone.NONE));
     }
 
     /**
@@ -111,10 +125,10 @@ public record Preparation(
      * kept before stays known.
      */
     public String fingerprint() {
-        String shape = lens.map(said -> " " + said.fingerprint()).orElse("")
-                + perspective.map(said -> " " + said.fingerprint()).orElse("");
-        return turn.name() + " " + isMirrored + " " + angle.fingerprint()
-                + (trim.isNone() ? "" : " " + trim.fingerprint()) + shape
-                + (edge.equals(Edge.NONE) ? "" : " " + edge.fingerprint());
+        String reshaped = lens().map(said -> " " + said.fingerprint()).orElse("")
+                + perspective().map(said -> " " + said.fingerprint()).orElse("");
+        return turn().name() + " " + isMirrored() + " " + angle().fingerprint()
+                + (trim.isNone() ? "" : " " + trim.fingerprint()) + reshaped
+                + tone.fingerprint();
     }
 }

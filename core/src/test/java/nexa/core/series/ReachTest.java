@@ -61,7 +61,7 @@ class ReachTest {
         for (int i = 0; i < EdgeTexture.DEPTHS; i++) {
             values[Trim.Side.RIGHT.ordinal() * EdgeTexture.DEPTHS + i] = right;
         }
-        return new EdgeTexture(EdgeTexture.sides(photo.preparation()), List.of(values));
+        return new EdgeTexture(photo.preparation().beforeShape(), List.of(values));
     }
 
     @Test

@@ -76,10 +76,10 @@ final class Offer<T extends Found> {
         say(words);
     }
 
-    /** Whether the same photo is worked on and nothing was done to it meanwhile. */
+    /** Whether the same photo is worked on and its places lie where they lay. */
     private boolean isAsItWas(Photo asked) {
         return session.photo()
-                .filter(now -> now.hasSamePictureAs(asked) && now.preparation().equals(asked.preparation()))
+                .filter(now -> now.hasSamePictureAs(asked) && now.preparation().hasSamePlacesAs(asked.preparation()))
                 .isPresent();
     }
 

@@ -5,11 +5,11 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import nexa.core.series.Crops;
 import nexa.core.series.StartAgain;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Perspective;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Tone;
 import nexa.desktop.desk.PerspectivePage;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
@@ -132,7 +132,9 @@ final class PerspectiveHand implements PerspectivePage.Actions {
     }
 
     private static Photo without(Photo photo) {
-        return photo.withPreparation(photo.preparation().withoutShape().withEdge(Edge.NONE));
+        return photo.withPreparation(photo.preparation()
+                .withShape(photo.preparation().shape().angleAlone())
+                .withTone(Tone.NONE));
     }
 
     /** Whether it is shown without. */

@@ -62,9 +62,7 @@ final class SeenSubjects {
 
     /** Crops, marks and the angle make no difference to what is seen. */
     private static Photo asLookedAt(Photo photo) {
-        return Photo.untouched(photo.file())
-                .withPreparation(photo.preparation().inPixels())
-                .withTrim(photo.preparation().trim());
+        return Photo.untouched(photo.file()).withPreparation(photo.preparation().beforeShape());
     }
 
     private final class Hearing implements Finding.Listener<FoundSubject> {

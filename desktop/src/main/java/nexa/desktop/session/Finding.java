@@ -124,7 +124,7 @@ public final class Finding implements AutoCloseable {
     /** What is seen in a photo does not depend on its shape and its angle, its mark and the format: it is looked at once for all. */
     private Optional<Scene> scene(Photo photo, Ticket ticket) throws PhotoProblem {
         SceneOf key =
-                new SceneOf(photo.file(), photo.identity(), photo.preparation().beforeShaping());
+                new SceneOf(photo.file(), photo.identity(), photo.preparation().beforeShape());
         Scene known = scenes.getIfPresent(key);
         if (known != null) {
             return Optional.of(known);

@@ -147,7 +147,7 @@ public final class Gesture {
         }
         PhotoCrop from = start();
         String file = from.photo().file();
-        if (kind.isPreparing()) {
+        if (!preparation.equals(from.photo().preparation())) {
             Preparation to = preparation;
             return Optional.of(shoot -> Trimming.of(shoot.with(file, photo -> prepared(photo, to)), file, to.trim()));
         }
@@ -162,10 +162,8 @@ public final class Gesture {
         });
     }
 
-    /** As it is turned and put right; its trim is told apart, for what it does to leads. */
+    /** With its shape and tone; its trim is told apart, for what it does to leads. */
     private static Photo prepared(Photo photo, Preparation to) {
-        return photo.withPreparation(to.withTurn(photo.preparation().turn())
-                .withMirrored(photo.preparation().isMirrored())
-                .withTrim(photo.preparation().trim()));
+        return photo.withPreparation(photo.preparation().withShape(to.shape()).withTone(to.tone()));
     }
 }

@@ -28,7 +28,7 @@ final class Textures {
     /** A photo as it was asked for. */
     private record Asked(String file, Preparation sides) {
         static Asked of(Photo photo) {
-            return new Asked(photo.file(), EdgeTexture.sides(photo.preparation()));
+            return new Asked(photo.file(), photo.preparation().beforeShape());
         }
     }
 

@@ -37,20 +37,20 @@ final class StagePicture {
             return lying.projection();
         }
 
-        /** Whether it shows a photo as it is, wherever that lies; the edge that is wanted may belong to another crop of it. */
+        /** Whether it shows a photo as it is, wherever that lies; its tone may be that of another crop of it. */
         boolean isOf(Photo other) {
             return photo.hasSamePictureAs(other)
                     && photo.hasSamePlaneAs(other)
-                    && photo.preparation().edge().equals(other.preparation().edge());
+                    && photo.preparation().tone().equals(other.preparation().tone());
         }
 
         /**
-         * Whether it shows a photo as it is, and of its crop the edge that is wanted and what lies beyond.
+         * Whether it shows a photo as it is, and of its crop the tone and what lies beyond.
          *
          * @param wanted what the crop shows of what lies outside its photo
          */
         boolean shows(Photo other, Lying target, Optional<Around> wanted) {
-            boolean isAnyCrop = other.preparation().edge().isNone() && wanted.isEmpty() && around.isEmpty();
+            boolean isAnyCrop = other.preparation().tone().isSameInEveryCrop() && wanted.isEmpty() && around.isEmpty();
             return isOf(other)
                     && (isAnyCrop || lying.crop().equals(target.crop()))
                     && around.flatMap(Around::stretch).isPresent()

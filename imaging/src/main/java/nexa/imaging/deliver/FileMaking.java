@@ -200,7 +200,7 @@ final class FileMaking implements AutoCloseable {
         FullPixels pixels = made.pixels();
         try (Mat result = cropped(pixels, item.crop(), size)) {
             boolean isDeep = spec.mayBeDeep() && (spec.depth() == FileSpec.Depth.SIXTEEN || made.isDeep());
-            FullPixels finished = PixelStages.toFile(spec, photo.preparation().edge(), isDeep)
+            FullPixels finished = PixelStages.toFile(spec, photo.preparation(), isDeep)
                     .apply(new FullPixels(result, pixels.profile()));
             return FileFormat.of(spec.type())
                     .encode(new FileFormat.Contents(

@@ -57,7 +57,7 @@ public final class BandTexture {
                 busyness.add(of(picture, side, depth));
             }
         }
-        return new EdgeTexture(EdgeTexture.sides(photo.preparation()), busyness);
+        return new EdgeTexture(photo.preparation().beforeShape(), busyness);
     }
 
     /**

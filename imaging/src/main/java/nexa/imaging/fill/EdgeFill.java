@@ -59,7 +59,7 @@ public final class EdgeFill {
         public static Key of(FillPlan plan) {
             return new Key(
                     plan.photo().file(),
-                    EdgeTexture.sides(plan.photo().preparation()),
+                    plan.photo().preparation().beforeShape(),
                     WorkMargins.of(plan.margins(), plan.photo().remaining().size()),
                     plan.fill(),
                     plan.beyond(),

@@ -2,14 +2,12 @@ package nexa.imaging.pictures;
 
 import java.util.Optional;
 import nexa.core.geometry.Size;
-import nexa.core.shape.Lens;
-import nexa.core.shape.LensMap;
 import nexa.core.shape.Stretch;
 import nexa.core.shoot.Photo;
 import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.render.Canvas;
-import nexa.imaging.render.LightGain;
 import nexa.imaging.render.ToneCurve;
+import nexa.imaging.tone.ToneStages;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -38,10 +36,8 @@ public record Around(Optional<Stretch> stretch, Optional<Filled> filled) {
     static Filled filled(EdgeFill fill, Photo photo, Picture picture) {
         try (Mat whole = picture.mat();
                 Mat even = whole.clone()) {
-            photo.preparation().lens().filter(Lens::evensLight).ifPresent(lens -> {
-                LensMap map = new LensMap(lens, new Size(even.cols(), even.rows()));
-                LightGain.multiply(even, ToneCurve.SRGB, map::gain);
-            });
+            ToneStages.of(photo.preparation())
+                    .ofPhoto(even, ToneCurve.SRGB, new Size(even.cols(), even.rows()), place -> place);
             try (Canvas canvas = fill.canvas(even, Optional.empty())) {
                 Picture kept =
                         Picture.blank(canvas.pixels().cols(), canvas.pixels().rows());

@@ -13,7 +13,7 @@ import java.util.function.BiConsumer;
 import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Preparation;
+import nexa.core.shoot.PhotoOrientation;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.work.Ticket;
@@ -35,9 +35,9 @@ public final class PictureLibrary implements AutoCloseable {
         void failed(PhotoProblem problem);
     }
 
-    private record Key(String file, Preparation inPixels, PictureLevel level) {
+    private record Key(String file, PhotoOrientation orientation, PictureLevel level) {
         static Key of(Photo photo, PictureLevel level) {
-            return new Key(photo.file(), photo.preparation().inPixels(), level);
+            return new Key(photo.file(), photo.preparation().orientation(), level);
         }
     }
 

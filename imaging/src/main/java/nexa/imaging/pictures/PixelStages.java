@@ -4,13 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.format.FileSpec;
 import nexa.core.geometry.Point;
-import nexa.core.shape.Edge;
-import nexa.core.shape.Lens;
-import nexa.core.shape.LensMap;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.ExifOrientation;
-import nexa.imaging.render.LightGain;
+import nexa.imaging.tone.ToneStages;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
@@ -27,9 +24,9 @@ import org.bytedeco.opencv.opencv_core.Size;
  *   <li>for the screen in sRGB already, since a picture once read is drawn again and again;
  *   <li>for a file on white, where they are see-through;
  *   <li>upright, turned and mirrored;
- *   <li>for a file as light at the edge as in the middle, where the lens is put right;
+ *   <li>for a file with the light and colour that the photo is to have ({@link ToneStages});
  *   <li>cropped, turned by the angle and brought to their size by a {@link nexa.imaging.render.PixelMap};
- *   <li>lighter or darker towards the crop's edge, where that is wanted;
+ *   <li>for the screen with that light and colour, and for both with those of the crop;
  *   <li>for a file in sRGB, if it is wanted;
  *   <li>of as many bits as the file has.
  * </ol>
@@ -61,11 +58,7 @@ public final class PixelStages {
                 keepsDepth ? pixels -> pixels : PixelStages::ofEightBits,
                 PixelStages::onWhite,
                 upright(orientation, preparation),
-                preparation
-                        .lens()
-                        .filter(Lens::evensLight)
-                        .map(PixelStages::even)
-                        .orElse(pixels -> pixels));
+                tonesOfPhoto(preparation));
     }
 
     /** Upright, whatever they are going to be. */
@@ -81,12 +74,12 @@ public final class PixelStages {
     /**
      * From the map into a file.
      *
-     * @param edge wanted of the crop that the pixels are
+     * @param preparation of the photo, of a crop of which the pixels are
      * @param isDeep whether the file has 16 bits where the pixels have
      */
-    public static PixelStages toFile(FileSpec spec, Edge edge, boolean isDeep) {
+    public static PixelStages toFile(FileSpec spec, Preparation preparation, boolean isDeep) {
         return new PixelStages(
-                edge.isNone() ? pixels -> pixels : withEdge(edge),
+                tonesOfCrop(preparation),
                 spec.colour() == FileSpec.Colour.SRGB ? PixelStages::inThreeColoursOfSrgb : pixels -> pixels,
                 isDeep ? pixels -> pixels : PixelStages::ofEightBits);
     }
@@ -128,20 +121,20 @@ public final class PixelStages {
         };
     }
 
-    private static Stage even(Lens lens) {
+    private static Stage tonesOfPhoto(Preparation preparation) {
         return pixels -> {
             Mat mat = pixels.pixels();
-            LensMap even = new LensMap(lens, new nexa.core.geometry.Size(mat.cols(), mat.rows()));
-            LightGain.multiply(mat, pixels.curve(), even::gain);
+            ToneStages.of(preparation)
+                    .ofPhoto(mat, pixels.curve(), new nexa.core.geometry.Size(mat.cols(), mat.rows()), place -> place);
             return pixels;
         };
     }
 
-    private static Stage withEdge(Edge edge) {
+    private static Stage tonesOfCrop(Preparation preparation) {
         return pixels -> {
             Mat mat = pixels.pixels();
-            LightGain.multiply(
-                    mat, pixels.curve(), place -> edge.gain(new Point(place.x() / mat.cols(), place.y() / mat.rows())));
+            ToneStages.of(preparation)
+                    .ofCrop(mat, pixels.curve(), place -> new Point(place.x() / mat.cols(), place.y() / mat.rows()));
             return pixels;
         };
     }

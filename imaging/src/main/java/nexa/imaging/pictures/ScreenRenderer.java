@@ -4,15 +4,12 @@ import java.util.Optional;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
-import nexa.core.shape.Edge;
-import nexa.core.shape.Lens;
-import nexa.core.shape.LensMap;
 import nexa.core.shoot.Photo;
 import nexa.imaging.render.AffineMap;
 import nexa.imaging.render.Canvas;
-import nexa.imaging.render.LightGain;
 import nexa.imaging.render.PixelMap;
 import nexa.imaging.render.ToneCurve;
+import nexa.imaging.tone.ToneStages;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -31,7 +28,7 @@ public final class ScreenRenderer {
      * @param source the whole photo at any size
      * @param photo as it is turned
      * @param part in the plane of its crops; may reach beyond the photo
-     * @param crop in the same plane, in which the edge shows that is wanted
+     * @param crop in the same plane, in which its tone shows
      * @param width of the result
      * @param height of the result
      */
@@ -57,14 +54,11 @@ public final class ScreenRenderer {
                 Mat from = shrunk(whole, source.width() / photo.size().width(), scale)) {
             map.inPhotoScaledBy(from.cols() / photo.size().width())
                     .warp(from, target, size, opencv_imgproc.INTER_LINEAR, PixelMap.Beyond.NOTHING);
-            light(target, photo, map);
+            tonesOfPhoto(target, photo, map);
             Frame frame = Frame.of(target, photo, part, crop);
-            Edge edge = photo.preparation().edge();
             frame.seen(target).ifPresent(seen -> {
                 around.ifPresent(there -> around(there, from, target, seen, photo, toPlane));
-                if (!edge.isNone()) {
-                    edge(target, seen, frame, edge);
-                }
+                tonesOfCrop(target, photo, seen, frame);
             });
         }
         return result;
@@ -99,7 +93,7 @@ public final class ScreenRenderer {
             PixelMap toPart = map.inPhotoScaledBy(factor).within(part.x(), part.y());
             PixelMap.Beyond beyond = around.stretch().isPresent() ? PixelMap.Beyond.EDGE : PixelMap.Beyond.NOTHING;
             toPart.warp(counting, own, size, opencv_imgproc.INTER_LINEAR, beyond);
-            light(own, photo, map);
+            tonesOfPhoto(own, photo, map);
             if (around.filled().isPresent()) {
                 Around.Filled filled = around.filled().get();
                 double scale = 1 / toPlane.right().distance(Point.ORIGIN);
@@ -154,25 +148,22 @@ public final class ScreenRenderer {
         }
     }
 
-    /** The light that the lens took. After the map: it changes so slowly that the order shows nowhere. */
-    private static void light(Mat shown, Photo photo, PixelMap map) {
-        photo.preparation().lens().filter(Lens::evensLight).ifPresent(lens -> {
-            LensMap even = new LensMap(lens, photo.size());
-            LightGain.multiply(shown, ToneCurve.SRGB, place -> even.gain(map.at(place)));
-        });
+    private static void tonesOfPhoto(Mat shown, Photo photo, PixelMap map) {
+        ToneStages.of(photo.preparation()).ofPhoto(shown, ToneCurve.SRGB, photo.size(), map::at);
     }
 
-    /** The edge that is wanted of the crop, where that is seen. */
-    private static void edge(Mat shown, Rect seen, Frame frame, Edge edge) {
+    /** Those of the crop, where that is seen. */
+    private static void tonesOfCrop(Mat shown, Photo photo, Rect seen, Frame frame) {
         double width = frame.right() - frame.left();
         double height = frame.bottom() - frame.top();
         try (Mat inside = new Mat(shown, seen)) {
-            LightGain.multiply(
-                    inside,
-                    ToneCurve.SRGB,
-                    place -> edge.gain(new Point(
-                            (seen.x() + place.x() - frame.left()) / width,
-                            (seen.y() + place.y() - frame.top()) / height)));
+            ToneStages.of(photo.preparation())
+                    .ofCrop(
+                            inside,
+                            ToneCurve.SRGB,
+                            place -> new Point(
+                                    (seen.x() + place.x() - frame.left()) / width,
+                                    (seen.y() + place.y() - frame.top()) / height));
         }
     }
 

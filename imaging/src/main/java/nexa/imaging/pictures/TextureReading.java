@@ -28,7 +28,7 @@ public final class TextureReading {
 
     private static boolean isRead(Photo photo) {
         return photo.texture()
-                .filter(texture -> texture.seen().equals(EdgeTexture.sides(photo.preparation())))
+                .filter(texture -> texture.seen().equals(photo.preparation().beforeShape()))
                 .isPresent();
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
+import java.lang.reflect.RecordComponent;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shape.LensProfile;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Tone;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
@@ -133,17 +135,23 @@ class LensPutRightTest {
         }
     }
 
+    /** Whatever can be done to light and colour: another tone is added here. */
     @Test
     void theScreenShowsWhatTheFileIs() throws Exception {
-        Photo photo = PUT_RIGHT.withPreparation(PUT_RIGHT.preparation().withEdge(new Edge(-1, 0.7)));
+        Tone all = new Tone(new Edge(-1, 0.7));
+        for (RecordComponent tone : Tone.class.getRecordComponents()) {
+            assertThat(tone.getAccessor().invoke(all))
+                    .as(tone.getName())
+                    .isNotEqualTo(tone.getAccessor().invoke(Tone.NONE));
+        }
+        Photo photo = PUT_RIGHT.withPreparation(PUT_RIGHT.preparation().withTone(all));
         Crop crop = new Crop(new Point(500, 320), new Size(600, 400));
         PixelSize size = new PixelSize(600, 400);
         Picture shown = ScreenRenderer.render(
                 new PhotoPixels(file, photo).picture(WIDTH), photo, crop, crop, size.width(), size.height());
         try (FullPixels full = new PhotoPixels(file, photo).full(false);
                 Mat cropped = CropRenderer.render(full.pixels(), photo, crop, size);
-                FullPixels done = PixelStages.toFile(
-                                FileSpec.usual("out"), photo.preparation().edge(), false)
+                FullPixels done = PixelStages.toFile(FileSpec.usual("out"), photo.preparation(), false)
                         .apply(new FullPixels(cropped, full.profile()))) {
             try (UByteIndexer told = done.pixels().createIndexer()) {
                 for (int y = 3; y < 400; y += 13) {
