@@ -12,6 +12,7 @@ import nexa.core.propose.Scene;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
 import nexa.imaging.find.SubjectFinder;
 import nexa.imaging.find.TrimFinder;
@@ -89,7 +90,8 @@ public final class FindBench {
             times.add(time(() -> TrimFinder.find(bgra, () -> false)));
             times.add(time(() -> SubjectFinder.find(small, () -> false)));
         }
-        Scene scene = PhotoFinder.scene(file.getParent(), photo, () -> false).orElseThrow();
+        Scene scene = PhotoFinder.scene(new PhotoFolder(file.getParent()), photo, () -> false)
+                .orElseThrow();
         for (double ratio : RATIOS) {
             double millis = time(() -> new CropProposer(scene, photo).propose(ratio, AT_ONCE));
             if (!isWarmingUp) {

@@ -18,6 +18,7 @@ import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
 import nexa.core.shoot.Photo;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.LevelFinder;
 import nexa.imaging.find.PhotoFinder;
 import org.bytedeco.opencv.global.opencv_core;
@@ -47,7 +48,7 @@ public final class LevelBench {
         FoundLevel find() throws Exception {
             Photo photo = Photo.untouched(file.getFileName().toString())
                     .withPixels(PhotoFacts.read(file).pixels());
-            return PhotoFinder.find(FoundLevel.class, file.getParent(), photo, () -> false)
+            return PhotoFinder.find(FoundLevel.class, new PhotoFolder(file.getParent()), photo, () -> false)
                     .orElseThrow();
         }
     }

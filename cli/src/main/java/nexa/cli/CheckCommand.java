@@ -72,7 +72,7 @@ final class CheckCommand implements Callable<Integer> {
         if (!wanted.isEmpty()) {
             spec.commandLine().getErr().println(NexaCommand.WORDS.get("cli.looking", wanted.size()));
         }
-        return PixelLook.of(opened.folder(), wanted, opened.reading(), formats);
+        return PixelLook.of(opened.photos(), wanted, opened.reading(), formats);
     }
 
     /** The formats that go; where all wait, those that may. */

@@ -25,6 +25,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
 import nexa.store.KeptFindings;
 import nexa.store.ShootFolder;
@@ -143,7 +144,7 @@ final class FindCommand implements Callable<Integer> {
         if (!opened.reading().hasProblem(photo)) {
             try {
                 for (What each : what) {
-                    find(each.found, opened.folder(), photo, kept).ifPresent(one -> found.put(each, one));
+                    find(each.found, opened.photos(), photo, kept).ifPresent(one -> found.put(each, one));
                 }
             } catch (PhotoProblem e) {
                 problem = Optional.of(e);
@@ -152,7 +153,7 @@ final class FindCommand implements Callable<Integer> {
         return new Outcome(photo, found, problem, (System.nanoTime() - from) / 1_000_000);
     }
 
-    private static <T extends Found> Optional<T> find(Class<T> what, Path folder, Photo photo, KeptFindings kept)
+    private static <T extends Found> Optional<T> find(Class<T> what, PhotoFolder folder, Photo photo, KeptFindings kept)
             throws PhotoProblem {
         return kept.find(what, photo, () -> PhotoFinder.find(what, folder, photo, () -> false));
     }

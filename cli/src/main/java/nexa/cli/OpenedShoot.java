@@ -9,6 +9,7 @@ import nexa.core.series.Renamed;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.TextureReading;
 import nexa.store.ShootFolder;
@@ -18,9 +19,11 @@ import nexa.store.UserData;
 /**
  * A shoot with what its photos say of themselves.
  *
+ * @param photos those of the folder
  * @param document the shoot as its document tells it
  */
-record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading reading, List<Message> notices) {
+record OpenedShoot(
+        Path folder, PhotoFolder photos, Shoot document, Shoot shoot, ShootReading reading, List<Message> notices) {
 
     /** The word for a photo that cannot be read. */
     static final String UNREADABLE = "unreadable";
@@ -32,15 +35,16 @@ record OpenedShoot(Path folder, Shoot document, Shoot shoot, ShootReading readin
 
     /** A folder that is open already. */
     static OpenedShoot of(ShootFolder opened) {
-        ShootReading reading = ShootReading.of(opened.shoot(), opened.path());
-        Shoot shoot = TextureReading.read(reading.appliedTo(opened.shoot()), opened.path(), reading.problems());
+        PhotoFolder photos = new PhotoFolder(opened.path());
+        ShootReading reading = ShootReading.of(opened.shoot().photos(), photos);
+        Shoot shoot = TextureReading.read(reading.appliedTo(opened.shoot()), photos, reading.problems());
         List<Message> notices = new ArrayList<>(opened.notices());
         reading.passedOver().ifPresent(notices::add);
         int renamed = Renamed.find(shoot, opened.missing()).size();
         if (renamed > 0) {
             notices.add(Message.of("cli.renamed", renamed));
         }
-        return new OpenedShoot(opened.path(), opened.shoot(), shoot, reading, notices);
+        return new OpenedShoot(opened.path(), photos, opened.shoot(), shoot, reading, notices);
     }
 
     /** The word for why a photo that has a problem has no crops. */

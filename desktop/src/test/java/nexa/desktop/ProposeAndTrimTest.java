@@ -25,6 +25,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
 import org.junit.jupiter.api.Test;
 
@@ -151,8 +152,11 @@ class ProposeAndTrimTest extends WindowTest {
         Photo photo = session().photo().orElseThrow();
         Shoot before = session().shoot();
         double ratio = crop().size().ratio();
-        List<Proposal> proposals =
-                new CropProposer(PhotoFinder.scene(folder, photo, () -> false).orElseThrow(), photo).propose(ratio, 12);
+        List<Proposal> proposals = new CropProposer(
+                        PhotoFinder.scene(new PhotoFolder(folder), photo, () -> false)
+                                .orElseThrow(),
+                        photo)
+                .propose(ratio, 12);
         push(KeyCode.K);
         waitFor(() -> lookup("#proposals").query().isVisible());
         push(KeyCode.RIGHT);

@@ -19,6 +19,7 @@ import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
 import nexa.store.LensData;
 import org.junit.jupiter.api.Test;
@@ -120,8 +121,8 @@ class ShelfLensTest {
     void aProfileFromLinesThatAreFoundStraightensTheShelves() throws Exception {
         String file = "fern-0181.jpg";
         Photo shot = Photo.untouched(file).withPixels(new PixelSize(photo.width(), photo.height()));
-        List<List<Point>> found =
-                PhotoFinder.bentLines(Path.of("photos"), shot, () -> false).orElseThrow();
+        List<List<Point>> found = PhotoFinder.bentLines(new PhotoFolder(Path.of("photos")), shot, () -> false)
+                .orElseThrow();
         List<List<Point>> agreeing = LensFit.agreeing(found, size, UNKNOWN, 1);
         assertThat(agreeing).hasSizeGreaterThanOrEqualTo(3);
         assertThat(worstBend(agreeing, 0.2, 0.3)).as("where the shelves are").isLessThan(1);

@@ -240,6 +240,12 @@ public record Photo(
         return read(pixels, Optional.of(newIdentity), texture);
     }
 
+    /** Of a file that may be another one than before, of whose pixels nothing is known then. */
+    public Photo ofFile(FileIdentity now) {
+        boolean isAnother = identity.isPresent() && !identity.get().equals(now);
+        return read(pixels, Optional.of(now), isAnother ? Optional.empty() : texture);
+    }
+
     public Photo withTexture(EdgeTexture newTexture) {
         return read(pixels, identity, Optional.of(newTexture));
     }

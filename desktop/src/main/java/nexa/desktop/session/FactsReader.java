@@ -1,9 +1,9 @@
 package nexa.desktop.session;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import nexa.core.shoot.Photo;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 
 /**
@@ -25,7 +25,7 @@ final class FactsReader {
         void read(ShootReading part, boolean isLast, Runnable goOn);
     }
 
-    private final Path folder;
+    private final PhotoFolder folder;
     private final List<Photo> photos;
     private final Consumer<Runnable> whenIdle;
     private final Told told;
@@ -41,7 +41,7 @@ final class FactsReader {
      * @param whenIdle does something when no picture is wanted
      * @param told hears each part and whether it is the last, on a background thread
      */
-    FactsReader(Path folder, List<Photo> photos, Consumer<Runnable> whenIdle, Told told) {
+    FactsReader(PhotoFolder folder, List<Photo> photos, Consumer<Runnable> whenIdle, Told told) {
         this.folder = folder;
         this.photos = photos;
         this.whenIdle = whenIdle;

@@ -4,7 +4,6 @@ import com.google.common.base.Supplier;
 import com.google.common.base.Suppliers;
 import com.google.common.cache.Cache;
 import com.google.common.cache.CacheBuilder;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -19,6 +18,7 @@ import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
@@ -42,15 +42,16 @@ public final class Finding implements AutoCloseable {
         void failed(PhotoProblem problem);
     }
 
-    private final Path folder;
+    private final PhotoFolder folder;
     private final Supplier<KeptFindings> kept;
     private final WorkQueue queue = WorkQueue.withThreads("finding", AT_ONCE, Long.MAX_VALUE);
     private final Cache<SceneOf, Scene> scenes =
             CacheBuilder.newBuilder().maximumSize(MOST_SCENES).build();
     private final AtomicInteger unsaved = new AtomicInteger();
 
-    Finding(ShootFolder shoot) {
-        this.folder = shoot.path();
+    /** @param folder of the shoot's photos */
+    Finding(ShootFolder shoot, PhotoFolder folder) {
+        this.folder = folder;
         // Read by whichever thread first looks for something.
         this.kept = Suppliers.memoize(shoot::findings);
     }

@@ -1,6 +1,5 @@
 package nexa.desktop.session;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,12 +15,13 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 
 /** Reads what the photos say of themselves, in the background, and lets the shoot learn from it. */
 final class PhotoReading {
-    private final Path folder;
+    private final PhotoFolder folder;
     private final ReadOnlyObjectWrapper<Shoot> shoot;
     private final PictureLibrary pictures;
     private final Turns turns;
@@ -38,7 +38,7 @@ final class PhotoReading {
      *     told apart before
      */
     PhotoReading(
-            Path folder,
+            PhotoFolder folder,
             ReadOnlyObjectWrapper<Shoot> shoot,
             PictureLibrary pictures,
             Turns turns,

@@ -1,6 +1,5 @@
 package nexa.desktop.session;
 
-import java.nio.file.Path;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -12,13 +11,14 @@ import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PixelLook;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 
 /** Looks in the background for what only the pixels of photos tell and is said of them before they go. */
 final class PixelLooks {
-    private final Path folder;
+    private final PhotoFolder folder;
     private final PhotoReading reading;
     /** Of its own, of one: raw files take seconds, and no picture is to wait for that. */
     private final WorkQueue queue = WorkQueue.withThreads("looks", 1, Long.MAX_VALUE);
@@ -34,7 +34,7 @@ final class PixelLooks {
         }
     }
 
-    PixelLooks(Path folder, PhotoReading reading) {
+    PixelLooks(PhotoFolder folder, PhotoReading reading) {
         this.folder = folder;
         this.reading = reading;
     }

@@ -1,21 +1,23 @@
 package nexa.desktop.session;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.shoot.EdgeTexture;
+import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.ShootDraft;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.TextureReading;
 import nexa.imaging.work.Latest;
@@ -26,13 +28,13 @@ final class Textures {
     private static final int AT_A_TIME = 8;
 
     /** A photo as it was asked for. */
-    private record Asked(String file, Preparation sides) {
+    private record Asked(String file, Optional<FileIdentity> identity, Preparation sides) {
         static Asked of(Photo photo) {
-            return new Asked(photo.file(), photo.preparation().beforeShape());
+            return new Asked(photo.file(), photo.identity(), photo.preparation().beforeShape());
         }
     }
 
-    private final Path folder;
+    private final PhotoFolder folder;
     private final ReadOnlyObjectWrapper<Shoot> shoot;
     private final PictureLibrary pictures;
     private final Turns turns;
@@ -42,7 +44,7 @@ final class Textures {
     private final Map<Asked, EdgeTexture> known = new HashMap<>();
 
     Textures(
-            Path folder,
+            PhotoFolder folder,
             ReadOnlyObjectWrapper<Shoot> shoot,
             PictureLibrary pictures,
             Turns turns,
@@ -61,13 +63,13 @@ final class Textures {
     }
 
     private void read(List<Photo> wanted) {
-        Map<String, EdgeTexture> again = new HashMap<>();
+        Map<Asked, EdgeTexture> again = new HashMap<>();
         List<Photo> news = new ArrayList<>();
         for (Photo photo : wanted.stream().filter(isReady).toList()) {
             Asked key = Asked.of(photo);
             if (known.containsKey(key)) {
                 // It lies again as it lay before.
-                again.put(photo.file(), known.get(key));
+                again.put(key, known.get(key));
             } else if (asked.add(key)) {
                 news.add(photo);
             }
@@ -80,32 +82,32 @@ final class Textures {
     }
 
     private void tell(List<Photo> photos) {
-        Map<String, EdgeTexture> textures = new HashMap<>();
+        Map<Asked, EdgeTexture> textures = new HashMap<>();
         for (Photo photo : photos) {
             try {
-                textures.put(photo.file(), TextureReading.of(folder, photo));
+                textures.put(Asked.of(photo), TextureReading.of(folder, photo));
             } catch (PhotoProblem e) {
                 // Whoever shows it tells.
                 continue;
             }
         }
         Platform.runLater(() -> {
-            photos.stream()
-                    .filter(photo -> textures.containsKey(photo.file()))
-                    .forEach(photo -> known.put(Asked.of(photo), textures.get(photo.file())));
+            known.putAll(textures);
             learn(textures);
         });
     }
 
-    private void learn(Map<String, EdgeTexture> textures) {
+    /** Of photos that are still those that were asked for. */
+    private void learn(Map<Asked, EdgeTexture> textures) {
         if (textures.isEmpty()) {
             return;
         }
         turns.now(() -> {
             ShootDraft draft = shoot.get().draft();
-            textures.forEach((file, texture) -> draft.before()
-                    .find(file)
-                    .ifPresent(there -> draft.change(file, photo -> photo.withTexture(texture))));
+            textures.forEach((of, texture) -> draft.before()
+                    .find(of.file())
+                    .filter(there -> of.equals(Asked.of(there)))
+                    .ifPresent(there -> draft.change(of.file(), photo -> photo.withTexture(texture))));
             shoot.set(draft.shoot());
         });
     }

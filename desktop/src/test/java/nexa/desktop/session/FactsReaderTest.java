@@ -9,6 +9,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.stream.IntStream;
 import nexa.core.shoot.Photo;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.Test;
 
 /** Facts are read when nothing else is to be done, in ever larger parts, each shown before the next is read. */
@@ -22,7 +23,7 @@ class FactsReaderTest {
         List<Photo> all = IntStream.range(0, photos)
                 .mapToObj(i -> Photo.untouched("gone" + i + ".jpg"))
                 .toList();
-        return new FactsReader(Path.of("nowhere"), all, whenIdle::add, (part, isLast, next) -> {
+        return new FactsReader(new PhotoFolder(Path.of("nowhere")), all, whenIdle::add, (part, isLast, next) -> {
             parts.add(part.problems().size());
             last.add(isLast);
             goOn.add(next);

@@ -13,6 +13,7 @@ import javafx.application.Platform;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PictureLevel;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.work.WorkQueue;
@@ -30,8 +31,8 @@ class PhotoStageTest {
     void whatWasAskedForOfPhotosPassedIsNotReadAnyMore() throws Exception {
         Path folder = SessionFixture.photos(Files.createDirectory(temporary.resolve("shoot")));
         Deque<Runnable> asked = new ArrayDeque<>();
-        PictureLibrary library =
-                new PictureLibrary(folder, new WorkQueue(asked::add, 1, PLENTY), Platform::runLater, PLENTY);
+        PictureLibrary library = new PictureLibrary(
+                new PhotoFolder(folder), new WorkQueue(asked::add, 1, PLENTY), Platform::runLater, PLENTY);
         try (SessionFixture fixture = SessionFixture.open(folder, temporary.resolve("data"))) {
             List<PhotoCrop> passed = on(() -> crops(fixture.session()));
             PhotoStage stage = on(() -> new PhotoStage(library));

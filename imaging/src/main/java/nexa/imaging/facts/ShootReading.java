@@ -16,7 +16,6 @@ import nexa.core.message.Message;
 import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.raw.RawStanding;
 
@@ -40,13 +39,18 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return known == null ? Taken.UNKNOWN : known.camera().taken();
     }
 
-    /** Reads every photo's facts. Stops early, with what has been read, when the thread is interrupted. */
+    /** As {@link #of(List, PhotoFolder)}, of all photos of a shoot, in a folder of which nothing has been read. */
     public static ShootReading of(Shoot shoot, Path folder) {
         return of(shoot.photos(), folder);
     }
 
-    /** As {@link #of(Shoot, Path)}, of some photos. */
+    /** As {@link #of(List, PhotoFolder)}, in a folder of which nothing has been read. */
     public static ShootReading of(List<Photo> photos, Path folder) {
+        return of(photos, new PhotoFolder(folder));
+    }
+
+    /** Reads photos' facts. Stops early, with what has been read, when the thread is interrupted. */
+    public static ShootReading of(List<Photo> photos, PhotoFolder folder) {
         Map<String, PhotoFacts> facts = new LinkedHashMap<>();
         Map<String, PhotoProblem> problems = new LinkedHashMap<>();
         for (Photo photo : photos) {
@@ -54,10 +58,9 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
                 break;
             }
             try {
-                Path file = PhotoFile.of(folder, photo.file());
-                PhotoFacts read = PhotoFacts.read(file);
+                PhotoFacts read = folder.facts(photo.file());
                 facts.put(photo.file(), withRaw(read, photo, folder));
-                read.requireWhole(file);
+                read.requireWhole(folder.file(photo.file()));
             } catch (PhotoProblem | RuntimeException | StackOverflowError | OutOfMemoryError e) {
                 // Whatever a photo throws is that photo's problem, and the others are read all the same.
                 problems.put(photo.file(), PhotoProblem.of(photo.file(), e));
@@ -66,10 +69,10 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         return new ShootReading(facts, problems);
     }
 
-    private static PhotoFacts withRaw(PhotoFacts read, Photo photo, Path folder) throws PhotoProblem {
+    private static PhotoFacts withRaw(PhotoFacts read, Photo photo, PhotoFolder folder) throws PhotoProblem {
         return photo.raw().isEmpty()
                 ? read
-                : read.beside(RawStanding.of(PhotoFile.of(folder, photo.raw().get())));
+                : read.beside(RawStanding.of(folder.file(photo.raw().get())));
     }
 
     /** How it stands with a photo's raw file; empty if it has none, or has not been read. */
@@ -195,7 +198,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     private static Photo read(Photo photo, PhotoFacts facts) {
         boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()))
                 && photo.identity().equals(Optional.of(facts.identity()));
-        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
+        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).ofFile(facts.identity());
         // The camera's mark is told for the photo as it was stored upright.
         boolean takesSubject = photo.preparation().isUpright()
                 && photo.subject().isEmpty()

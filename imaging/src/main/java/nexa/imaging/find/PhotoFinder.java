@@ -1,6 +1,5 @@
 package nexa.imaging.find;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -14,8 +13,8 @@ import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
-import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.render.Canvas;
@@ -46,7 +45,7 @@ public final class PhotoFinder {
      * @throws PhotoProblem if the photo cannot be read
      */
     public static <T extends Found> Optional<T> find(
-            Class<T> what, Path folder, Photo photo, BooleanSupplier isUnwanted) throws PhotoProblem {
+            Class<T> what, PhotoFolder folder, Photo photo, BooleanSupplier isUnwanted) throws PhotoProblem {
         if (isUnwanted.getAsBoolean()) {
             return Optional.empty();
         }
@@ -61,7 +60,8 @@ public final class PhotoFinder {
      * @return in the photo's pixels; empty if it is unwanted
      * @throws PhotoProblem if the photo cannot be read
      */
-    public static Optional<Scene> scene(Path folder, Photo photo, BooleanSupplier isUnwanted) throws PhotoProblem {
+    public static Optional<Scene> scene(PhotoFolder folder, Photo photo, BooleanSupplier isUnwanted)
+            throws PhotoProblem {
         if (isUnwanted.getAsBoolean()) {
             return Optional.empty();
         }
@@ -84,7 +84,7 @@ public final class PhotoFinder {
      * @return places along each, in the photo's pixels; empty if it is unwanted
      * @throws PhotoProblem if the photo cannot be read
      */
-    public static Optional<List<List<Point>>> bentLines(Path folder, Photo photo, BooleanSupplier isUnwanted)
+    public static Optional<List<List<Point>>> bentLines(PhotoFolder folder, Photo photo, BooleanSupplier isUnwanted)
             throws PhotoProblem {
         if (isUnwanted.getAsBoolean()) {
             return Optional.empty();
@@ -112,8 +112,8 @@ public final class PhotoFinder {
         Optional<T> in(Mat bgr, Point corner);
     }
 
-    private <T> Optional<T> read(Path folder, int longSide, Looking<T> looking) throws PhotoProblem {
-        Picture picture = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).picture(longSide);
+    private <T> Optional<T> read(PhotoFolder folder, int longSide, Looking<T> looking) throws PhotoProblem {
+        Picture picture = new PhotoPixels(folder, photo).picture(longSide);
         try (Mat bgra = picture.mat()) {
             return looking.in(bgra);
         } catch (RuntimeException | OutOfMemoryError e) {

@@ -15,6 +15,7 @@ import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.raw.RawFraming;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -27,11 +28,24 @@ public final class PhotoPixels {
     private final Preparation preparation;
     private Optional<SourceMetadata> metadata = Optional.empty();
 
+    /**
+     * Of a photo of a folder, which may know what it says of itself.
+     *
+     * @throws PhotoProblem if the photo cannot be read
+     */
+    public PhotoPixels(PhotoFolder folder, Photo photo) throws PhotoProblem {
+        this(folder.file(photo.file()), folder.facts(photo.file()), photo);
+    }
+
     /** @throws PhotoProblem if the photo cannot be read */
     public PhotoPixels(Path file, Photo photo) throws PhotoProblem {
+        this(file, PhotoFacts.read(file), photo);
+    }
+
+    private PhotoPixels(Path file, PhotoFacts facts, Photo photo) {
         this.file = file;
         this.name = file.getFileName().toString();
-        this.facts = PhotoFacts.read(file);
+        this.facts = facts;
         this.preparation = photo.preparation();
     }
 

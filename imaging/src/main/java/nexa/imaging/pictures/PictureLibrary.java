@@ -4,7 +4,6 @@ import com.google.common.cache.Cache;
 import com.google.common.cache.CacheBuilder;
 import com.google.common.util.concurrent.ExecutionError;
 import com.google.common.util.concurrent.UncheckedExecutionException;
-import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -14,8 +13,8 @@ import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.PhotoOrientation;
-import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
@@ -46,7 +45,7 @@ public final class PictureLibrary implements AutoCloseable {
         Optional<Picture> make() throws PhotoProblem;
     }
 
-    private final Path folder;
+    private final PhotoFolder folder;
     private final WorkQueue queue;
     private final Executor hearing;
     private final Cache<Key, Picture> pictures;
@@ -60,7 +59,7 @@ public final class PictureLibrary implements AutoCloseable {
      * @param hearing where listeners hear
      * @param bytes the most that is kept in memory
      */
-    public PictureLibrary(Path folder, WorkQueue queue, Executor hearing, long bytes) {
+    public PictureLibrary(PhotoFolder folder, WorkQueue queue, Executor hearing, long bytes) {
         this.folder = folder;
         this.queue = queue;
         this.hearing = hearing;
@@ -123,7 +122,7 @@ public final class PictureLibrary implements AutoCloseable {
             return finer;
         }
         try {
-            Optional<Picture> embedded = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).embedded();
+            Optional<Picture> embedded = new PhotoPixels(folder, photo).embedded();
             embedded.ifPresent(picture -> pictures.put(Key.of(photo, PictureLevel.EMBEDDED), picture));
             return embedded;
         } catch (PhotoProblem e) {
@@ -208,9 +207,7 @@ public final class PictureLibrary implements AutoCloseable {
     private Picture load(Photo photo, PictureLevel level) throws PhotoProblem {
         Decoder.LOADED.join();
         try {
-            return pictures.get(
-                    Key.of(photo, level),
-                    () -> new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).picture(level.longSide()));
+            return pictures.get(Key.of(photo, level), () -> new PhotoPixels(folder, photo).picture(level.longSide()));
         } catch (ExecutionException | UncheckedExecutionException | ExecutionError e) {
             PhotoProblem problem = PhotoProblem.of(photo.file(), e.getCause());
             hearing.execute(() -> failures.accept(photo, problem));

@@ -1,6 +1,5 @@
 package nexa.imaging.pictures;
 
-import java.nio.file.Path;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -10,9 +9,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
-import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.raw.RawStanding;
 
@@ -43,14 +42,13 @@ public final class PixelLook {
     /**
      * What is known of a photo after looking.
      *
-     * @param folder of the photos
      * @throws PhotoProblem if the photo, or its raw file, cannot be read
      */
-    public static PhotoFacts of(Path folder, Photo photo, PhotoFacts facts, Collection<Format> formats)
+    public static PhotoFacts of(PhotoFolder folder, Photo photo, PhotoFacts facts, Collection<Format> formats)
             throws PhotoProblem {
-        PhotoPixels pixels = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo);
+        PhotoPixels pixels = new PhotoPixels(folder, photo);
         boolean isLike = !wantsRaw(photo, facts, formats)
-                || pixels.isLikeRaw(PhotoFile.of(folder, photo.raw().orElse(photo.file())));
+                || pixels.isLikeRaw(folder.file(photo.raw().orElse(photo.file())));
         return facts.looked(isLike, pixels.isSeeThrough());
     }
 
@@ -59,7 +57,7 @@ public final class PixelLook {
      * their pixels tells.
      */
     public static ShootReading of(
-            Path folder, Collection<Photo> photos, ShootReading reading, Collection<Format> formats) {
+            PhotoFolder folder, Collection<Photo> photos, ShootReading reading, Collection<Format> formats) {
         Map<String, PhotoFacts> looked = new ConcurrentHashMap<>();
         wanted(photos.stream(), reading, formats).parallelStream().forEach(photo -> {
             try {

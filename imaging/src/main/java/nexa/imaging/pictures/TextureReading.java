@@ -1,6 +1,5 @@
 package nexa.imaging.pictures;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import nexa.core.series.Crops;
@@ -8,8 +7,8 @@ import nexa.core.series.FillPlan;
 import nexa.core.shoot.EdgeTexture;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.fill.BandTexture;
 import nexa.imaging.fill.EdgeFill;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -41,8 +40,8 @@ public final class TextureReading {
     }
 
     /** @throws PhotoProblem if the photo cannot be read */
-    public static EdgeTexture of(Path folder, Photo photo) throws PhotoProblem {
-        Picture small = new PhotoPixels(PhotoFile.of(folder, photo.file()), photo).picture(EdgeFill.SMALL);
+    public static EdgeTexture of(PhotoFolder folder, Photo photo) throws PhotoProblem {
+        Picture small = new PhotoPixels(folder, photo).picture(EdgeFill.SMALL);
         try (Mat bgra = small.mat()) {
             return BandTexture.of(photo, bgra);
         } catch (RuntimeException | OutOfMemoryError e) {
@@ -55,7 +54,7 @@ public final class TextureReading {
      *
      * @param problems told elsewhere; these photos are passed over, as are those that turn out not to be readable
      */
-    public static Shoot read(Shoot shoot, Path folder, Map<String, PhotoProblem> problems) {
+    public static Shoot read(Shoot shoot, PhotoFolder folder, Map<String, PhotoProblem> problems) {
         Shoot read = shoot;
         for (Photo photo : wanted(shoot)) {
             if (!problems.containsKey(photo.file())) {

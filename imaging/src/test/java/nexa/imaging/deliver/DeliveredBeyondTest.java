@@ -34,6 +34,7 @@ import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.PictureLibrary;
@@ -117,7 +118,7 @@ class DeliveredBeyondTest extends DeliveredShoot {
     private Picture shown(PhotoCrop crop, int height) throws Exception {
         CompletableFuture<Picture> picture = new CompletableFuture<>();
         try (PictureLibrary library = new PictureLibrary(
-                source, WorkQueue.withThreads("test", 1, Long.MAX_VALUE), Runnable::run, 50_000_000)) {
+                new PhotoFolder(source), WorkQueue.withThreads("test", 1, Long.MAX_VALUE), Runnable::run, 50_000_000)) {
             library.crop(crop, height, new PictureLibrary.Listener() {
                 @Override
                 public void ready(Picture ready) {

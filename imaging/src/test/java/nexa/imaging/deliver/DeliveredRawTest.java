@@ -28,6 +28,7 @@ import nexa.core.format.Ratio;
 import nexa.core.series.RawPairs;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PixelLook;
 import nexa.imaging.raw.RawStanding;
@@ -252,7 +253,7 @@ class DeliveredRawTest {
     }
 
     private ShootReading looked(Shoot shoot) {
-        return PixelLook.of(source, shoot.photos(), ShootReading.of(shoot, source), shoot.formats());
+        return PixelLook.of(new PhotoFolder(source), shoot.photos(), ShootReading.of(shoot, source), shoot.formats());
     }
 
     @Test

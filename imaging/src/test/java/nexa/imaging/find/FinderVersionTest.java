@@ -14,6 +14,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -73,6 +74,7 @@ class FinderVersionTest {
     }
 
     private static <T extends Found> T find(Class<T> what, Photo photo) throws Exception {
-        return PhotoFinder.find(what, SAMPLE, photo, () -> false).orElseThrow();
+        return PhotoFinder.find(what, new PhotoFolder(SAMPLE), photo, () -> false)
+                .orElseThrow();
     }
 }

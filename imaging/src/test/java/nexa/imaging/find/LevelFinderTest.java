@@ -24,6 +24,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.QuarterTurn;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,7 +61,7 @@ class LevelFinderTest {
     }
 
     private static FoundLevel level(Path file, Photo photo) throws Exception {
-        return PhotoFinder.find(FoundLevel.class, file.getParent(), photo, () -> false)
+        return PhotoFinder.find(FoundLevel.class, new PhotoFolder(file.getParent()), photo, () -> false)
                 .orElseThrow();
     }
 
@@ -200,7 +201,7 @@ class LevelFinderTest {
             int until = wanted;
             AtomicInteger asked = new AtomicInteger();
             AtomicInteger after = new AtomicInteger();
-            assertThat(PhotoFinder.find(FoundLevel.class, folder, TestPhotos.photo(file), () -> {
+            assertThat(PhotoFinder.find(FoundLevel.class, new PhotoFolder(folder), TestPhotos.photo(file), () -> {
                         boolean isUnwanted = asked.getAndIncrement() >= until;
                         after.addAndGet(isUnwanted ? 1 : 0);
                         return isUnwanted;

@@ -20,6 +20,7 @@ import nexa.core.propose.Scene;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -33,7 +34,7 @@ class SubjectFinderTest {
     Path folder;
 
     private static FoundSubject found(Path file, Photo photo) throws Exception {
-        return PhotoFinder.find(FoundSubject.class, file.getParent(), photo, () -> false)
+        return PhotoFinder.find(FoundSubject.class, new PhotoFolder(file.getParent()), photo, () -> false)
                 .orElseThrow();
     }
 
@@ -101,7 +102,8 @@ class SubjectFinderTest {
     void whatIsSeenLiesInThePhotoToItsEdgesHoweverItsPictureIsRounded() throws Exception {
         Path file = disc(700, 480, 1501, 997);
         Photo photo = TestPhotos.photo(file);
-        Scene scene = PhotoFinder.scene(folder, photo, () -> false).orElseThrow();
+        Scene scene =
+                PhotoFinder.scene(new PhotoFolder(folder), photo, () -> false).orElseThrow();
         assertThat(scene.mapped().least()).isEqualTo(Point.ORIGIN);
         assertThat(scene.mapped().most().distance(new Point(1501, 997))).isLessThan(1e-9);
         assertThat(scene.thing().orElseThrow().at().distance(new Point(700, 480)))

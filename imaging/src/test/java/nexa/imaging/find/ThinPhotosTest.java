@@ -14,6 +14,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PhotoPixels;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,9 +37,11 @@ class ThinPhotosTest {
         Photo plain = TestPhotos.photo(file).withPixels(PhotoFacts.read(file).pixels());
         for (Photo photo : List.of(plain, plain.withTrim(new Trim(0.1, 0.1, 0.1, 0.1)))) {
             for (Class<? extends Found> what : List.of(FoundLevel.class, FoundTrim.class, FoundSubject.class)) {
-                assertThat(PhotoFinder.find(what, folder, photo, () -> false)).isPresent();
+                assertThat(PhotoFinder.find(what, new PhotoFolder(folder), photo, () -> false))
+                        .isPresent();
             }
-            assertThat(PhotoFinder.bentLines(folder, photo, () -> false).orElseThrow())
+            assertThat(PhotoFinder.bentLines(new PhotoFolder(folder), photo, () -> false)
+                            .orElseThrow())
                     .isEmpty();
         }
         assertThat(new PhotoPixels(file, plain).picture(400).width()).isPositive();

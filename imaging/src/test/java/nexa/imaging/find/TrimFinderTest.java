@@ -19,6 +19,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
 import nexa.core.shoot.Trim.Side;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +38,7 @@ class TrimFinderTest {
     }
 
     private static FoundTrim found(Path file, Photo photo) throws Exception {
-        return PhotoFinder.find(FoundTrim.class, file.getParent(), photo, () -> false)
+        return PhotoFinder.find(FoundTrim.class, new PhotoFolder(file.getParent()), photo, () -> false)
                 .orElseThrow();
     }
 
@@ -200,7 +201,8 @@ class TrimFinderTest {
     void levelsAreFoundInsideABorderAndLieWhereTheyAreInThePhoto() throws Exception {
         BufferedImage image = bordered(MadePictures.wall(1.7), Color.WHITE, 150, 90, 120, 90);
         Path file = TestPhotos.write(image, folder.resolve("a.jpg"));
-        FoundLevel level = PhotoFinder.find(FoundLevel.class, folder, TestPhotos.photo(file), () -> false)
+        FoundLevel level = PhotoFinder.find(
+                        FoundLevel.class, new PhotoFolder(folder), TestPhotos.photo(file), () -> false)
                 .orElseThrow();
         assertThat(level.lean()).isCloseTo(1.7, within(0.05));
         Size whole = new Size(image.getWidth(), image.getHeight());

@@ -15,6 +15,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
@@ -116,7 +117,8 @@ class PictureLibraryTest {
     }
 
     private PictureLibrary library(long bytes) {
-        return new PictureLibrary(folder, new WorkQueue(waiting::add, 1, 1 << 24), Runnable::run, bytes);
+        return new PictureLibrary(
+                new PhotoFolder(folder), new WorkQueue(waiting::add, 1, 1 << 24), Runnable::run, bytes);
     }
 
     private Ticket ask(PictureLibrary library, Photo photo, boolean urgent, String name) {

@@ -11,6 +11,7 @@ import nexa.core.format.Ratio;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -31,7 +32,8 @@ class PixelLookTest {
         ShootReading reading = ShootReading.of(shoot, folder);
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.isSeeThrough(shoot.photo(name))).as("before looking").isFalse();
-        return PixelLook.of(folder, shoot.photos(), reading, formats).isSeeThrough(shoot.photo(name));
+        return PixelLook.of(new PhotoFolder(folder), shoot.photos(), reading, formats)
+                .isSeeThrough(shoot.photo(name));
     }
 
     @ParameterizedTest
