@@ -33,7 +33,7 @@ final class RawDecoder implements PhotoDecoder {
     public SourceMetadata metadata(Path file) throws IOException, ImageProcessingException {
         RawFile raw = raw(file);
         Optional<byte[]> exif =
-                raw.told().map(TiffDirectory::apart).map(RawDecoder::ofThePhoto).map(TiffDirectory::block);
+                raw.told().map(TiffDirectory::apart).map(RawDecoder::ofThePhoto).map(TiffWriting::block);
         if (raw.picture().isEmpty()) {
             return new SourceMetadata(exif, Optional.empty());
         }

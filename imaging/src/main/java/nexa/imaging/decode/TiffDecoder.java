@@ -41,7 +41,7 @@ final class TiffDecoder implements PhotoDecoder {
             Optional<byte[]> exif = first.map(
                             directory -> directory.apart().only(SourceMetadata.OF_THE_PHOTO::contains))
                     .filter(directory -> !directory.isEmpty())
-                    .map(TiffDirectory::block);
+                    .map(TiffWriting::block);
             Optional<byte[]> profile = first.flatMap(directory -> directory.bytes(PROFILE));
             return new SourceMetadata(exif, profile.flatMap(ColourProfile::read));
         }

@@ -8,8 +8,8 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -40,39 +40,14 @@ public final class TiffDirectory {
     /** What stands in every TIFF behind the byte order. */
     private static final Set<Integer> TIFF = Set.of(42);
 
-    private static final int HEADER = 8;
     static final int ENTRY = 12;
     private static final int TEXT = 2;
     private static final int SHORT = 3;
-    private static final int LONG = 4;
+    static final int LONG = 4;
     private static final int FRACTION = 5;
     private static final int UNTYPED = 7;
     /** How many bytes a value of each type takes, by the type's number. */
     private static final int[] BYTES = {0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8};
-    /** Which of them stand in one piece, so that they are turned round for another byte order. */
-    private static final int[] PIECES = {0, 1, 1, 2, 4, 4, 1, 1, 2, 4, 4, 4, 8};
-
-    /** A TIFF that says nothing: its header, and a first directory without entries. */
-    private static final int EMPTY = HEADER + 6;
-    /** The most bytes of a block that a JPEG has room for. */
-    private static final int ROOM = 0xFFFF;
-
-    /**
-     * A value as it stands in the file.
-     *
-     * @param at where in the file it lies; {@link #NOWHERE} if inside the entry itself, or in no file
-     */
-    private record Entry(int type, int count, byte[] value, int at) {
-        static final int NOWHERE = -1;
-
-        boolean mayStay() {
-            return at >= EMPTY && at + value.length <= ROOM;
-        }
-
-        Span span() {
-            return at == NOWHERE ? Span.NONE : new Span(at, at + value.length);
-        }
-    }
 
     /** How many bytes of values may still be read of a file: a thousand values may all lie in the same bytes. */
     static final class Allowance {
@@ -89,29 +64,20 @@ public final class TiffDirectory {
         }
     }
 
-    /** Bytes of a file, from one to before another. */
-    private record Span(int from, int to) {
-        static final Span NONE = new Span(0, 0);
-
-        boolean meets(Span other) {
-            return from < other.to && other.from < to;
-        }
-    }
-
     private final ByteOrder order;
-    private final Span table;
+    private final TiffEntry.Span table;
     private boolean isCut;
-    private final SortedMap<Integer, Entry> entries = new TreeMap<>();
+    private final SortedMap<Integer, TiffEntry> entries = new TreeMap<>();
     private final SortedMap<Integer, TiffDirectory> below = new TreeMap<>();
 
-    private TiffDirectory(ByteOrder order, Span table) {
+    private TiffDirectory(ByteOrder order, TiffEntry.Span table) {
         this.order = order;
         this.table = table;
     }
 
     /** A directory that says nothing. */
     public static TiffDirectory empty(ByteOrder order) {
-        return new TiffDirectory(order, Span.NONE);
+        return new TiffDirectory(order, TiffEntry.Span.NONE);
     }
 
     /** The byte order of its values. */
@@ -164,7 +130,7 @@ public final class TiffDirectory {
     static TiffDirectory read(RandomAccessReader tiff, ByteOrder order, int at, int depth, Allowance allowance)
             throws IOException {
         int count = Math.min(MOST_ENTRIES, tiff.getUInt16(at));
-        TiffDirectory directory = new TiffDirectory(order, new Span(at, at + 2 + count * ENTRY));
+        TiffDirectory directory = new TiffDirectory(order, new TiffEntry.Span(at, at + 2 + count * ENTRY));
         for (int i = 0; i < count; i++) {
             int entry = at + 2 + i * ENTRY;
             try {
@@ -183,7 +149,7 @@ public final class TiffDirectory {
         return directory;
     }
 
-    private static Optional<Entry> value(RandomAccessReader tiff, int at, Allowance allowance) throws IOException {
+    private static Optional<TiffEntry> value(RandomAccessReader tiff, int at, Allowance allowance) throws IOException {
         int type = tiff.getUInt16(at + 2);
         long count = tiff.getUInt32(at + 4);
         if (type == 0 || type >= BYTES.length || count * BYTES[type] > LARGEST_VALUE) {
@@ -197,7 +163,7 @@ public final class TiffDirectory {
         int from = isInside ? at + 8 : tiff.getInt32(at + 8);
         byte[] bytes = tiff.getBytes(from, length);
         allowance.take(length);
-        return Optional.of(new Entry(type, (int) count, bytes, isInside ? Entry.NOWHERE : from));
+        return Optional.of(new TiffEntry(type, (int) count, bytes, isInside ? TiffEntry.NOWHERE : from));
     }
 
     /**
@@ -205,15 +171,15 @@ public final class TiffDirectory {
      * harmless may read what is not. A value that two entries share stays.
      */
     public TiffDirectory apart() {
-        return apart(spans().filter(span -> span != Span.NONE).toList());
+        return apart(spans().filter(span -> span != TiffEntry.Span.NONE).toList());
     }
 
-    private TiffDirectory apart(List<Span> all) {
+    private TiffDirectory apart(List<TiffEntry.Span> all) {
         TiffDirectory kept = new TiffDirectory(order, table);
         kept.isCut = isCut;
         entries.forEach((tag, entry) -> {
-            Span own = entry.span();
-            if (all.stream().noneMatch(other -> other.from != own.from && other.meets(own))) {
+            TiffEntry.Span own = entry.span();
+            if (all.stream().noneMatch(other -> other.from() != own.from() && other.meets(own))) {
                 kept.entries.put(tag, entry);
             }
         });
@@ -225,16 +191,26 @@ public final class TiffDirectory {
     TiffDirectory taken() {
         TiffDirectory taken = empty(order);
         entries.forEach((tag, entry) ->
-                taken.entries.put(tag, new Entry(entry.type(), entry.count(), entry.value(), Entry.NOWHERE)));
+                taken.entries.put(tag, new TiffEntry(entry.type(), entry.count(), entry.value(), TiffEntry.NOWHERE)));
         below.forEach((tag, directory) -> taken.below.put(tag, directory.taken()));
         return taken;
     }
 
+    /** The entries of its own, by their tags in order. */
+    SortedMap<Integer, TiffEntry> entries() {
+        return Collections.unmodifiableSortedMap(entries);
+    }
+
+    /** The directories below it, by the tags of the entries that lead to them, in order. */
+    SortedMap<Integer, TiffDirectory> below() {
+        return Collections.unmodifiableSortedMap(below);
+    }
+
     /** Where everything lies, here and below. */
-    private Stream<Span> spans() {
+    private Stream<TiffEntry.Span> spans() {
         return Stream.of(
                         Stream.of(table),
-                        entries.values().stream().map(Entry::span),
+                        entries.values().stream().map(TiffEntry::span),
                         below.values().stream().flatMap(TiffDirectory::spans))
                 .flatMap(all -> all);
     }
@@ -265,13 +241,13 @@ public final class TiffDirectory {
 
     /** Whether there is a value of a type, with so many parts at the most. */
     public boolean has(int tag, Set<Integer> types, int most) {
-        Entry entry = entries.get(tag);
+        TiffEntry entry = entries.get(tag);
         return entry != null && types.contains(entry.type()) && entry.count() > 0 && entry.count() <= most;
     }
 
     /** Whole numbers of one of the plain types, or fractions rounded to them; none if there are none. */
     long[] numbers(int tag) {
-        Entry entry = entries.get(tag);
+        TiffEntry entry = entries.get(tag);
         if (entry == null || !Set.of(SHORT, LONG, FRACTION).contains(entry.type())) {
             return new long[0];
         }
@@ -380,90 +356,7 @@ public final class TiffDirectory {
 
     private TiffDirectory with(int tag, int type, int count, byte[] value) {
         TiffDirectory changed = only(any -> true);
-        changed.entries.put(tag, new Entry(type, count, value, Entry.NOWHERE));
+        changed.entries.put(tag, new TiffEntry(type, count, value, TiffEntry.NOWHERE));
         return changed;
-    }
-
-    /**
-     * A block of its own that says just this. A maker's notes tell places from the beginning of their block, so they stay
-     * where they were, if there is room for them in a JPEG there.
-     */
-    public byte[] block() {
-        Optional<Entry> notes = below(EXIF)
-                .flatMap(exif -> Optional.ofNullable(exif.entries.get(MAKER_NOTE)))
-                .filter(Entry::mayStay);
-        ByteBuffer start = ByteBuffer.allocate(
-                        notes.map(entry -> entry.span().to()).orElse(EMPTY))
-                .order(order);
-        start.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
-        start.put((byte) (order == ByteOrder.BIG_ENDIAN ? 'M' : 'I'));
-        start.putShort((short) 42).putInt(HEADER);
-        notes.ifPresent(entry -> start.put(entry.at(), entry.value()));
-        return joinedTo(start.array());
-    }
-
-    /**
-     * A TIFF with a new first directory at its end, in which this one's entries join those that are there.
-     *
-     * @param tiff beginning with its header, its first directory whole
-     */
-    public byte[] joinedTo(byte[] tiff) {
-        ByteBuffer file = ByteBuffer.wrap(tiff).order(tiff[0] == 'M' ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
-        SortedMap<Integer, byte[]> there = new TreeMap<>();
-        int first = file.getInt(4);
-        for (int i = 0; i < (file.getShort(first) & 0xFFFF); i++) {
-            byte[] entry = new byte[ENTRY];
-            file.get(first + 2 + i * ENTRY, entry);
-            there.put(file.getShort(first + 2 + i * ENTRY) & 0xFFFF, entry);
-        }
-        GrowingBytes out = new GrowingBytes(tiff);
-        int at = append(out, file.order(), there);
-        byte[] longer = out.bytes();
-        ByteBuffer.wrap(longer).order(file.order()).putInt(4, at);
-        return longer;
-    }
-
-    private int append(GrowingBytes out, ByteOrder to, SortedMap<Integer, byte[]> raw) {
-        SortedMap<Integer, byte[]> all = new TreeMap<>(raw);
-        entries.forEach((tag, entry) -> all.put(tag, new byte[0]));
-        below.forEach((tag, directory) -> all.put(tag, new byte[0]));
-        ByteBuffer directory = ByteBuffer.allocate(2 + all.size() * ENTRY + 4).order(to);
-        directory.putShort((short) all.size());
-        for (Map.Entry<Integer, byte[]> entry : all.entrySet()) {
-            int tag = entry.getKey();
-            if (below.containsKey(tag)) {
-                int at = below.get(tag).append(out, to, new TreeMap<>());
-                directory.putShort((short) tag).putShort((short) LONG).putInt(1).putInt(at);
-            } else if (entries.containsKey(tag)) {
-                put(directory, tag, entries.get(tag), out);
-            } else {
-                directory.put(entry.getValue());
-            }
-        }
-        return out.add(directory.array());
-    }
-
-    private void put(ByteBuffer directory, int tag, Entry entry, GrowingBytes out) {
-        byte[] value = turned(entry, directory.order());
-        directory.putShort((short) tag).putShort((short) entry.type()).putInt(entry.count());
-        if (tag == MAKER_NOTE && entry.mayStay() && out.beganWith(value, entry.at())) {
-            directory.putInt(entry.at());
-        } else if (value.length <= 4) {
-            directory.put(Arrays.copyOf(value, 4));
-        } else {
-            directory.putInt(out.add(value));
-        }
-    }
-
-    private byte[] turned(Entry entry, ByteOrder to) {
-        int piece = PIECES[entry.type()];
-        if (to == order || piece == 1) {
-            return entry.value();
-        }
-        byte[] turned = entry.value().clone();
-        for (int i = 0; i < turned.length; i++) {
-            turned[i] = entry.value()[i / piece * piece + piece - 1 - i % piece];
-        }
-        return turned;
     }
 }

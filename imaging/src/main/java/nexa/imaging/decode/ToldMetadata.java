@@ -38,8 +38,7 @@ public record ToldMetadata(Metadata exif, Optional<XMPMeta> xmp, boolean isCut) 
         }
         try {
             // Read from a block made anew, so that nothing in it can lead the reader astray.
-            byte[] block =
-                    directory.get().withoutInExif(TiffDirectory.MAKER_NOTE).block();
+            byte[] block = TiffWriting.block(directory.get().withoutInExif(TiffDirectory.MAKER_NOTE));
             new ExifReader().extract(new ByteArrayReader(block), told);
             return new ToldMetadata(told, Optional.empty(), directory.get().isCut());
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.PixelSize;
 import nexa.imaging.decode.TiffDirectory;
+import nexa.imaging.decode.TiffWriting;
 
 /**
  * The EXIF block of a delivered file. It is built anew: of what may leave of the photo's own ({@link LeavingTags}), of what is
@@ -39,7 +40,7 @@ final class DeliveredExif {
                         .map(told -> ofFile(LeavingTags.of(told.apart(), terms), size, isInSrgb))
                         .orElseGet(() -> ofFile(empty(), size, isInSrgb)))
                 .orElseGet(DeliveredExif::empty);
-        return Optional.of(withLines(said, terms).block());
+        return Optional.of(TiffWriting.block(withLines(said, terms)));
     }
 
     private static TiffDirectory empty() {
@@ -69,7 +70,7 @@ final class DeliveredExif {
     /** A whole TIFF that says of its photo what a block does. */
     static byte[] joined(byte[] tiff, Optional<byte[]> block) {
         return block.flatMap(TiffDirectory::read)
-                .map(said -> said.joinedTo(tiff))
+                .map(said -> TiffWriting.joined(said, tiff))
                 .orElse(tiff);
     }
 
@@ -85,10 +86,9 @@ final class DeliveredExif {
         if (block.length <= most) {
             return new Fitted(block, true);
         }
-        byte[] fitted = TiffDirectory.read(block)
+        byte[] fitted = TiffWriting.block(TiffDirectory.read(block)
                 .orElseThrow(() -> new IllegalStateException("a block that was built cannot be read"))
-                .withoutInExif(TiffDirectory.MAKER_NOTE)
-                .block();
+                .withoutInExif(TiffDirectory.MAKER_NOTE));
         if (fitted.length > most) {
             throw new IllegalStateException("an EXIF block of " + fitted.length + " bytes");
         }

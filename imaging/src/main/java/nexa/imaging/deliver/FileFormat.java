@@ -2,7 +2,6 @@ package nexa.imaging.deliver;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
@@ -21,15 +20,8 @@ interface FileFormat {
      * @param profile the colour profile the pixels are in
      * @param exif the EXIF block, beginning with its TIFF header
      * @param ppi the pixels an inch of paper gets; empty if it is not for paper
-     * @param terms what may go along
      */
-    record Contents(
-            Mat pixels,
-            FileSpec spec,
-            Optional<byte[]> profile,
-            Optional<byte[]> exif,
-            OptionalDouble ppi,
-            DeliveryTerms terms) {}
+    record Contents(Mat pixels, FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {}
 
     /** The file, whole. */
     Made encode(Contents contents);

@@ -209,8 +209,7 @@ final class FileMaking implements AutoCloseable {
                             finished.profile().map(ColourProfile::bytes),
                             DeliveredExif.of(
                                     opened().metadata().exif(), size, terms, spec.colour() == FileSpec.Colour.SRGB),
-                            paperPpi(item),
-                            terms));
+                            paperPpi(item)));
         }
     }
 

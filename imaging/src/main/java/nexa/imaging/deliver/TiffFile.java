@@ -4,6 +4,7 @@ import java.nio.ByteOrder;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.imaging.decode.TiffDirectory;
+import nexa.imaging.decode.TiffWriting;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -53,6 +54,6 @@ final class TiffFile implements FileFormat {
                     .withFractions(DOWN, thousandths, 1000)
                     .withShort(UNIT, INCH);
         }
-        return said.isEmpty() ? plain : said.joinedTo(plain);
+        return said.isEmpty() ? plain : TiffWriting.joined(said, plain);
     }
 }

@@ -19,6 +19,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.message.Rejected;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.TiffDirectory;
+import nexa.imaging.decode.TiffWriting;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -92,7 +93,7 @@ class DeliveredExifTest {
     void ofABrokenBlockNoPlaceLeavesAndTheLinesAreAlwaysThere(boolean isCutAtItsEnd) {
         for (int seed = 0; seed < 2000; seed++) {
             Random random = new Random(seed);
-            byte[] whole = MadeUpCamera.directory(random).block();
+            byte[] whole = TiffWriting.block(MadeUpCamera.directory(random));
             byte[] broken = MadeUpCamera.mutated(whole, 0, whole.length, random);
             byte[] cut = isCutAtItsEnd ? Arrays.copyOf(broken, 9 + random.nextInt(broken.length - 9)) : broken;
             byte[] block = delivered(cut, WITH_LINES);
@@ -109,7 +110,7 @@ class DeliveredExifTest {
 
     @Test
     void cameraLensExposureTimeRightsAndColourLeave() {
-        Metadata told = read(delivered(MadeUpCamera.directory(new Random(3)).block(), DeliveryTerms.USUAL));
+        Metadata told = read(delivered(TiffWriting.block(MadeUpCamera.directory(new Random(3))), DeliveryTerms.USUAL));
         ExifIFD0Directory main = told.getFirstDirectoryOfType(ExifIFD0Directory.class);
         assertThat(main.getString(ExifIFD0Directory.TAG_MODEL)).startsWith(main.getString(ExifIFD0Directory.TAG_MAKE));
         assertThat(main.getString(ExifIFD0Directory.TAG_COPYRIGHT)).isEqualTo("© a stranger");
@@ -128,7 +129,7 @@ class DeliveredExifTest {
     @Test
     void asAskedThePlaceLeavesAndTheMakersNotesWhereTheyLay() {
         TiffDirectory camera = MadeUpCamera.directory(new Random(3));
-        byte[] source = camera.block();
+        byte[] source = TiffWriting.block(camera);
         byte[] notes = camera.below(TiffDirectory.EXIF)
                 .orElseThrow()
                 .bytes(TiffDirectory.MAKER_NOTE)
@@ -163,7 +164,7 @@ class DeliveredExifTest {
     void theLongestLinesStillFitIntoAJpeg() {
         String line = "ツ".repeat(DeliveryTerms.LONGEST_LINE);
         byte[] block = delivered(
-                MadeUpCamera.directory(new Random(1)).block(),
+                TiffWriting.block(MadeUpCamera.directory(new Random(1))),
                 DeliveryTerms.USUAL
                         .withCameraData(true, true)
                         .withMakerNotes(true)

@@ -90,12 +90,7 @@ abstract class DeliveredPhoto {
     static byte[] tiff(Mat pixels, byte[] profile) {
         return new TiffFile()
                 .encode(new FileFormat.Contents(
-                        pixels,
-                        FileSpec.usual(""),
-                        Optional.of(profile),
-                        Optional.empty(),
-                        OptionalDouble.empty(),
-                        DeliveryTerms.USUAL))
+                        pixels, FileSpec.usual(""), Optional.of(profile), Optional.empty(), OptionalDouble.empty()))
                 .contents();
     }
 }

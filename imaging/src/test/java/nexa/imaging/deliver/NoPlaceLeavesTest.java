@@ -20,6 +20,7 @@ import nexa.core.format.Ratio;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.decode.TiffWriting;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -68,7 +69,7 @@ class NoPlaceLeavesTest extends DeliveredPhoto {
     /** A JPEG with a block, and XMP beside it, in which bytes have changed. */
     private String jpeg(Path plain, int seed, Random random) throws Exception {
         Path file = Files.copy(plain, source.resolve("j" + seed + ".jpg"));
-        byte[] block = MadeUpCamera.directory(random).block();
+        byte[] block = TiffWriting.block(MadeUpCamera.directory(random));
         TestPhotos.addMetadata(file, MadeUpCamera.mutated(block, 0, block.length, random), null);
         byte[] xmp = ("http://ns.adobe.com/xap/1.0/\0<x:xmpmeta><City>" + MadeUpCamera.PLACE + "</City></x:xmpmeta>")
                 .getBytes(StandardCharsets.ISO_8859_1);
@@ -82,7 +83,7 @@ class NoPlaceLeavesTest extends DeliveredPhoto {
 
     /** A TIFF, a raw one perhaps, with what the camera noted at its end, in which bytes have changed. */
     private String inTiff(byte[] tiff, String name, Random random) throws Exception {
-        byte[] noted = MadeUpCamera.directory(random).joinedTo(tiff);
+        byte[] noted = TiffWriting.joined(MadeUpCamera.directory(random), tiff);
         Files.write(source.resolve(name), MadeUpCamera.mutated(noted, tiff.length, noted.length, random));
         return name;
     }

@@ -13,7 +13,6 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javax.imageio.ImageIO;
-import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.PixelSize;
 import nexa.imaging.TestPhotos;
@@ -45,7 +44,7 @@ class WrittenFilesTest {
 
     private byte[] encoded(FileSpec spec, Optional<byte[]> profile, Optional<byte[]> exif, OptionalDouble ppi) {
         return FileFormat.of(spec.type())
-                .encode(new FileFormat.Contents(pixels, spec, profile, exif, ppi, DeliveryTerms.USUAL))
+                .encode(new FileFormat.Contents(pixels, spec, profile, exif, ppi))
                 .contents();
     }
 
