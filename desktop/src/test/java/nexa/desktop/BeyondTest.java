@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javax.imageio.ImageIO;
@@ -36,11 +35,6 @@ class BeyondTest extends WindowTest {
 
     private boolean isSeen(String query) {
         return lookup(query).query().isVisible();
-    }
-
-    private void type(String query, String text) {
-        interact(() -> lookup(query).<TextField>query().setText(text));
-        clickOn(query).type(KeyCode.ENTER);
     }
 
     private String said() {

@@ -1,12 +1,9 @@
 package nexa.desktop;
 
 import java.nio.file.Path;
-import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.input.KeyCode;
 import nexa.core.shoot.Photo;
 import org.junit.jupiter.api.BeforeEach;
 
@@ -36,14 +33,5 @@ abstract class EaselWindowTest extends WindowTest {
     Bounds placeOf(String query) {
         Node node = lookup(query).query();
         return node.localToScreen(node.getBoundsInLocal());
-    }
-
-    void type(String query, String text) {
-        Optional<TextField> field = lookup(query).tryQuery();
-        interact(() -> {
-            field.orElseThrow().requestFocus();
-            field.orElseThrow().setText(text);
-        });
-        push(KeyCode.ENTER);
     }
 }

@@ -25,12 +25,12 @@ class FormatEditorTest extends WindowTest {
 
     @Test
     void anyRatioCanBeTypedAndTheSizeGoesAlong() {
-        type("#format-ratio", "1.91:1");
+        typeInBox("#format-ratio", "1.91:1");
         waitFor(() -> format().ratio().equals(Ratio.of("1.91", "1")));
         assertThat(format().size()).isEqualTo(new OutputSize.Pixels(1080, 565));
-        type("#format-ratio", "2,39");
+        typeInBox("#format-ratio", "2,39");
         waitFor(() -> format().ratio().equals(Ratio.of("2.39", "1")));
-        type("#format-ratio", "a:b");
+        typeInBox("#format-ratio", "a:b");
         waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Not like this")));
         assertThat(format().ratio()).as("left as it was").isEqualTo(Ratio.of("2.39", "1"));
     }
@@ -48,7 +48,7 @@ class FormatEditorTest extends WindowTest {
     void aPaperNearlyOfTheSameRatioSaysByHowMuchItMisses() {
         clickOn("#format-papers").clickOn("8 × 10 in");
         waitFor(() -> format().ratio().equals(Ratio.of("10", "8")));
-        type("#format-ratio", "1.29:1");
+        typeInBox("#format-ratio", "1.29:1");
         waitFor(() -> format().ratio().equals(Ratio.of("1.29", "1")));
         clickOn("#format-papers").clickOn("Letter, 8.5 × 11 in");
         waitFor(() -> words().stream().anyMatch(text -> text.contains("easily mistaken for one another")));
@@ -82,7 +82,7 @@ class FormatEditorTest extends WindowTest {
         return session().shoot().format("feed");
     }
 
-    private void type(String box, String text) {
+    private void typeInBox(String box, String text) {
         interact(() -> {
             ComboBox<String> combo = lookup(box).query();
             combo.getEditor().requestFocus();

@@ -10,7 +10,6 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import nexa.core.geometry.Crop;
@@ -40,12 +39,6 @@ class LensTest extends WindowTest {
 
     private List<Boolean> putRight(String... files) {
         return List.of(files).stream().map(file -> lens(file).isPresent()).toList();
-    }
-
-    private void type(String field, String text) {
-        clickOn(field);
-        interact(() -> lookup(field).<TextField>query().setText(text));
-        push(KeyCode.ENTER);
     }
 
     private void openLensPage() {

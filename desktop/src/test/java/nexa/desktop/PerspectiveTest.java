@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import nexa.core.geometry.Angle;
@@ -83,12 +82,6 @@ class PerspectiveTest extends WindowTest {
             degrees[i] = Math.toDegrees(Math.atan2(way.x(), way.y()));
         }
         return new double[] {degrees[0] - degrees[1], degrees[0]};
-    }
-
-    private void type(String field, String text) {
-        clickOn(field);
-        interact(() -> lookup(field).<TextField>query().setText(text));
-        push(KeyCode.ENTER);
     }
 
     @Test

@@ -20,6 +20,7 @@ import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -165,6 +166,16 @@ abstract class WindowTest extends ApplicationTest {
         drag(query, MouseButton.PRIMARY).moveBy(x, y).drop();
         waitFor(() -> !crop().equals(before));
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Types something in place of what a field says: at one go, since a field that is not typed in shows what is so. */
+    void type(String query, String text) {
+        TextField field = lookup(query).query();
+        interact(() -> {
+            field.requestFocus();
+            field.setText(text);
+        });
+        push(KeyCode.ENTER);
     }
 
     /** Presses keys one after the other with no time between them, however slow the machine is. */

@@ -157,7 +157,7 @@ final class PhotoGestures {
     /** The photo as the gesture makes it, with the crop it has then. */
     private PhotoCrop drafted() {
         PhotoCrop from = gesture.start();
-        Shoot shoot = gesture.drafted().orElseThrow();
+        Shoot shoot = gesture.drafted().orElseGet(session::shoot);
         return new Crops(shoot).of(shoot.photo(from.photo().file()), from.format());
     }
 }
