@@ -4,15 +4,21 @@ import static nexa.desktop.session.SessionFixture.await;
 import static nexa.desktop.session.SessionFixture.on;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
+import javax.imageio.ImageIO;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
+import nexa.core.series.Reach;
+import nexa.core.shoot.EdgeTexture;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Trim;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.store.ShootFolder;
 import nexa.store.UserData;
@@ -94,6 +100,30 @@ class ChangingFolderTest {
         SessionFixture.write(folder, "w1", 300, 240);
         await(() -> session.shoot().photo("w1.png").pixels().equals(Optional.of(new PixelSize(300, 240))));
         assertThat(on(() -> isReady("w1.png"))).isTrue();
+    }
+
+    /** By that it is told beforehand how well a fill beyond the photo will pass. */
+    @Test
+    void howBusyAPhotoIsIsReadAnewWithThePhoto() throws Exception {
+        String format = on(() -> session.shoot().formats().get(0).id());
+        run(() -> session.edit(Edit.Kind.REACH, shoot -> Reach.let(shoot, "w1.png", format, true)));
+        await(() -> texture().isPresent());
+        double plain = on(this::texture).orElseThrow().inside(Trim.Side.LEFT, 1);
+        BufferedImage busy = new BufferedImage(600, 400, BufferedImage.TYPE_3BYTE_BGR);
+        Random random = new Random(4);
+        for (int y = 0; y < 400; y++) {
+            for (int x = 0; x < 600; x++) {
+                busy.setRGB(x, y, random.nextInt());
+            }
+        }
+        ImageIO.write(busy, "png", folder.resolve("w1.png").toFile());
+        await(() -> texture()
+                .filter(now -> now.inside(Trim.Side.LEFT, 1) > plain + 1)
+                .isPresent());
+    }
+
+    private Optional<EdgeTexture> texture() {
+        return session.shoot().photo("w1.png").texture();
     }
 
     @Test
