@@ -44,7 +44,7 @@ class PackagesTest {
             "facts", Set.of("decode", "raw"),
             "fill", Set.of("decode", "render"),
             "pictures", Set.of("decode", "facts", "fill", "raw", "render", "tone", "work"),
-            "find", Set.of("decode", "pictures", "render"),
+            "find", Set.of("decode", "facts", "pictures", "render"),
             "deliver", Set.of("decode", "facts", "fill", "pictures", "raw", "render", "work"));
 
     private static final Set<String> SHARED =

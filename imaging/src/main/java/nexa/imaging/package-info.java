@@ -11,7 +11,7 @@
  *   <li>{@link nexa.imaging.facts}: decode, raw; {@link nexa.imaging.fill}: decode, render
  *   <li>{@link nexa.imaging.tone}: render
  *   <li>{@link nexa.imaging.pictures}: decode, facts, fill, raw, render, tone, work
- *   <li>{@link nexa.imaging.find}: decode, pictures, render
+ *   <li>{@link nexa.imaging.find}: decode, facts, pictures, render
  *   <li>{@link nexa.imaging.deliver}: all of them but find and tone
  * </ul>
  */

@@ -59,6 +59,11 @@ public final class PhotoFolder {
         return read;
     }
 
+    /** Forgets what a photo says: it is to be read again, though its file may be the same. */
+    public void forget(String name) {
+        known.remove(name);
+    }
+
     private static Optional<Stamp> stamp(Path file) {
         try {
             BasicFileAttributes now = Files.readAttributes(file, BasicFileAttributes.class);

@@ -38,6 +38,8 @@ class PhotoFolderTest {
     void aFileIsReadOnceForWhoeverAsksAndAgainWhenItIsAnotherOne() throws Exception {
         PhotoFacts first = folder.facts("a.png");
         assertThat(folder.facts("a.png")).isSameAs(first);
+        folder.forget("a.png");
+        assertThat(folder.facts("a.png")).isNotSameAs(first).isEqualTo(first);
         write("a.png", 90, 60);
         PhotoFacts then = folder.facts("a.png");
         assertThat(then.pixels()).isEqualTo(new PixelSize(90, 60));
