@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Angle;
+import nexa.core.shape.Edge;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.BeforeEach;
@@ -92,6 +93,14 @@ class FindTest extends WindowTest {
         push(KeyCode.F);
         waitFor(() -> isSaid(words -> words.startsWith("Perhaps 6.0°, by these lines. F again takes it.")));
         assertThat(angle(LEANS_FAR)).isZero();
+        // Light and colour move nothing: the offer stays.
+        interact(() -> session()
+                .edit(
+                        Edit.Kind.EDGE,
+                        shoot -> shoot.with(
+                                LEANS_FAR,
+                                photo -> photo.withPreparation(
+                                        photo.preparation().withEdge(new Edge(-1, 0.7))))));
         push(KeyCode.F);
         waitFor(() -> angle(LEANS_FAR) != 0);
         assertThat(angle(LEANS_FAR)).isCloseTo(-6, within(0.05));
