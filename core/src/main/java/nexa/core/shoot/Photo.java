@@ -236,14 +236,10 @@ public record Photo(
         return read(Optional.of(newPixels), identity, texture);
     }
 
+    /** Of a file that may be another one than before: then nothing is known of its pixels. */
     public Photo withIdentity(FileIdentity newIdentity) {
-        return read(pixels, Optional.of(newIdentity), texture);
-    }
-
-    /** Of a file that may be another one than before, of whose pixels nothing is known then. */
-    public Photo ofFile(FileIdentity now) {
-        boolean isAnother = identity.isPresent() && !identity.get().equals(now);
-        return read(pixels, Optional.of(now), isAnother ? Optional.empty() : texture);
+        boolean isAnother = identity.isPresent() && !identity.get().equals(newIdentity);
+        return read(pixels, Optional.of(newIdentity), isAnother ? Optional.empty() : texture);
     }
 
     public Photo withTexture(EdgeTexture newTexture) {

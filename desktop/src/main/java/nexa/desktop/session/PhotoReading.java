@@ -90,6 +90,7 @@ final class PhotoReading {
         List<Photo> photos = shoot.get().photos().stream()
                 .filter(photo -> files.contains(photo.file()))
                 .toList();
+        files.forEach(folder::forget);
         files.forEach(pictures::forget);
         if (!photos.isEmpty()) {
             read(photos);

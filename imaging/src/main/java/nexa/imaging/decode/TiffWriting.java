@@ -15,14 +15,14 @@ public final class TiffWriting {
     private static final int EMPTY = HEADER + 6;
     /** The most bytes of a block that a JPEG has room for. */
     private static final int ROOM = 0xFFFF;
-    /** How many bytes of a value stand in one piece, by its type's number, so that they are turned round for another byte order. */
+    /** How many bytes of a value of each type stand in one piece, so that they are turned round for another byte order. */
     private static final int[] PIECES = {0, 1, 1, 2, 4, 4, 1, 1, 2, 4, 4, 4, 8};
 
     private TiffWriting() {}
 
     /**
-     * A block of its own that says just what a directory says. A maker's notes tell places from the beginning of their block, so they stay
-     * where they were, if there is room for them in a JPEG there.
+     * A block of its own that says just what a directory says. A maker's notes tell places from the beginning of their block,
+     * so they stay where they were, if there is room for them in a JPEG there.
      */
     public static byte[] block(TiffDirectory said) {
         Optional<TiffEntry> notes = said.below(TiffDirectory.EXIF)

@@ -198,7 +198,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     private static Photo read(Photo photo, PhotoFacts facts) {
         boolean isSized = photo.pixels().equals(Optional.of(facts.pixels()))
                 && photo.identity().equals(Optional.of(facts.identity()));
-        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).ofFile(facts.identity());
+        Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
         // The camera's mark is told for the photo as it was stored upright.
         boolean takesSubject = photo.preparation().isUpright()
                 && photo.subject().isEmpty()

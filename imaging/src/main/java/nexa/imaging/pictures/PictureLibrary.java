@@ -215,9 +215,8 @@ public final class PictureLibrary implements AutoCloseable {
         }
     }
 
-    /** Forgets all that was read of a photo: its file is another one now, or is to be read again. */
+    /** Forgets the pictures of a photo: its file is another one now, or is to be read again. */
     public void forget(String file) {
-        folder.forget(file);
         pictures.asMap().keySet().removeIf(key -> key.file().equals(file));
         fills.forget(file);
     }
