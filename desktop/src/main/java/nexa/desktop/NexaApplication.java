@@ -1,13 +1,7 @@
 package nexa.desktop;
 
-import atlantafx.base.theme.PrimerLight;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
@@ -86,7 +80,7 @@ public final class NexaApplication extends Application {
             Optional<Supplier<CompletableFuture<Path>>> sample,
             Consumer<Path> openFolder) {
         PictureLibrary.warmUp();
-        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        setUserAgentStylesheet(Theme.STYLESHEET);
         Typeface.load(userData);
         Shell shell = new Shell(stage, userData, sample, openFolder);
         stage.setOnCloseRequest(event -> {
@@ -95,7 +89,7 @@ public final class NexaApplication extends Application {
             }
         });
         Scene scene = new Scene(shell, WIDTH, HEIGHT);
-        scene.getStylesheets().add(TextSize.styled(styleSheet()));
+        scene.getStylesheets().add(Theme.dataUrl(TextSize.styled(Theme.text("nexa.css"))));
         stage.setScene(scene);
         stage.setTitle("Nexa");
         fit(stage, Screen.getPrimary().getVisualBounds());
@@ -120,14 +114,6 @@ public final class NexaApplication extends Application {
             stage.setHeight(height);
             stage.setX(room.getMinX() + (room.getWidth() - width) / 2);
             stage.setY(room.getMinY() + (room.getHeight() - height) / 2);
-        }
-    }
-
-    private static String styleSheet() {
-        try (InputStream in = Objects.requireNonNull(NexaApplication.class.getResourceAsStream("nexa.css"))) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException("a part of the program cannot be read", e);
         }
     }
 

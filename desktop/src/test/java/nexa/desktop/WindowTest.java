@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -34,7 +35,6 @@ import nexa.store.UserData;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -57,13 +57,14 @@ abstract class WindowTest extends ApplicationTest {
     Shell shell;
 
     @Override
-    public void start(Stage given) {
-        stage = given;
+    public void start(Stage primary) {
+        // Stays unused and never shown: it lives through all tests, and with it all that listens to it.
     }
 
     @BeforeEach
     void openWindow() {
         interact(() -> {
+            stage = new Stage();
             shell = NexaApplication.open(stage, new UserData(temporary), Optional.empty(), openedOutside::add);
             stage.setX(0);
             stage.setY(0);
@@ -99,9 +100,14 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     @AfterEach
-    void close() throws Exception {
-        interact(() -> shell.closeShoot());
-        FxToolkit.hideStage();
+    void close() {
+        Set<String> styleClasses = new HashSet<>();
+        interact(() -> {
+            lookup("*").<Node>queryAll().forEach(node -> styleClasses.addAll(node.getStyleClass()));
+            shell.closeShoot();
+            stage.close();
+        });
+        assertThat(styleClasses).as("has a look, of which the theme is not cut").noneMatch(Theme::isUnused);
     }
 
     void goToEasel(String file) {

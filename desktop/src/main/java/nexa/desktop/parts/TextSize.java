@@ -1,8 +1,6 @@
 package nexa.desktop.parts;
 
 import com.google.common.primitives.Doubles;
-import java.nio.charset.StandardCharsets;
-import java.util.Base64;
 import java.util.Locale;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -30,11 +28,9 @@ public final class TextSize {
         return Math.round(usual * FACTOR);
     }
 
-    /** A style sheet for text of the system's size, as a URL. */
+    /** A style sheet for text of the system's size. */
     public static String styled(String css) {
-        String scaled = LENGTH.matcher(css).replaceAll(TextSize::scaled);
-        return "data:text/css;charset=UTF-8;base64,"
-                + Base64.getEncoder().encodeToString(scaled.getBytes(StandardCharsets.UTF_8));
+        return LENGTH.matcher(css).replaceAll(TextSize::scaled);
     }
 
     private static String scaled(MatchResult length) {
