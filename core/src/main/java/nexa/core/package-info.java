@@ -6,7 +6,7 @@
  * runs right, y runs down, the origin is the top-left corner, and pixel k spans k … k + 1. Angles are in degrees and
  * positive when the photo is turned clockwise on screen. A crop is upright on screen.
  *
- * <p>Each package may use those named after it here, and nothing else but plain Java; {@code PackagesTest} holds this:
+ * <p>Each package may use those named after it here, and nothing else but plain Java; {@code PackageRules} holds this:
  *
  * <ul>
  *   <li>{@link nexa.core.message}: none; {@link nexa.core.geometry}: message

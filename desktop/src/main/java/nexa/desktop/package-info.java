@@ -2,7 +2,7 @@
  * The desktop application. Views draw from {@link nexa.desktop.session.ShootSession} and send it what the photographer
  * does; they keep no copy of the shoot and compute no crops. Start at {@link nexa.desktop.shell.Shell}.
  *
- * <p>Each package may use those named after it here, and nothing else of the desktop; {@code PackagesTest} holds this:
+ * <p>Each package may use those named after it here, and nothing else of the desktop; {@code PackageRules} holds this:
  *
  * <ul>
  *   <li>{@link nexa.desktop.parts}: none; {@link nexa.desktop.session}: none

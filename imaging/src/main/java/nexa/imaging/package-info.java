@@ -2,7 +2,7 @@
  * Pixels and metadata: reading photos, making pictures for the screen, and delivering files. Knows core, no JavaFX. Photos
  * are only ever opened for reading.
  *
- * <p>Each package may use those named after it here, and nothing else of imaging; {@code PackagesTest} holds this:
+ * <p>Each package may use those named after it here, and nothing else of imaging; {@code PackageRules} holds this:
  *
  * <ul>
  *   <li>{@link nexa.imaging.work}: none, not even core; {@link nexa.imaging.render}: none

@@ -7,13 +7,13 @@ import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.Wi
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
-import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
-@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
-class LayersTest {
+/** What each module may use. */
+final class LayerRules {
+    private LayerRules() {}
+
     @ArchTest
     static final ArchRule coreKnowsOnlyItselfAndPlainJava = classes()
             .that()

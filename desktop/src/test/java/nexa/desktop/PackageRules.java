@@ -8,8 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
-import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
@@ -19,8 +17,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /** What each package may use of its own module, as the module's package-info says. */
-@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
-class PackagesTest {
+final class PackageRules {
     private static final Map<String, Set<String>> CORE = Map.ofEntries(
             Map.entry("message", Set.of()),
             Map.entry("geometry", Set.of("message")),
@@ -78,6 +75,8 @@ class PackagesTest {
                             "easel",
                             "lineup",
                             "handover")));
+
+    private PackageRules() {}
 
     @ArchTest
     static final ArchRule noPackagesRunInCircles =
