@@ -33,6 +33,7 @@ import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
@@ -155,7 +156,7 @@ public final class DeliveryBench {
         long began = System.nanoTime();
         new Delivery(
                         plan,
-                        folder,
+                        new PhotoFolder(folder),
                         folder.resolve(out),
                         DeliveryTerms.USUAL,
                         Message::toString,

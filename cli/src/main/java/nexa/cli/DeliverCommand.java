@@ -147,7 +147,7 @@ final class DeliverCommand implements Callable<Integer> {
 
     private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) throws DeliveryProblem {
         Delivery delivery = new Delivery(
-                plan, opened.folder(), destination, terms(), NexaCommand.WORDS::say, new Delivery.Progress() {
+                plan, opened.photos(), destination, terms(), NexaCommand.WORDS::say, new Delivery.Progress() {
                     @Override
                     public void advanced(int finished, int total, String name) {
                         err.println(NexaCommand.WORDS.get("cli.advanced", finished, total, name));

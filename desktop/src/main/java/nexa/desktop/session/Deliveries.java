@@ -14,6 +14,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 
 /** The deliveries of a window, whatever shoot is open: those under way, and the last one of each shoot. */
@@ -51,7 +52,7 @@ public final class Deliveries {
             ShootSession session, DeliveryPlan.Choice choice, Path destination, DeliveryTerms terms) {
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
-        Path folder = session.path();
+        PhotoFolder folder = session.photoFolder();
         int unread = unread(shoot, reading).size();
         RunningDelivery begun = new RunningDelivery(
                 shoot.title(), folder, destination, terms, words, unread, Stopwatch.createUnstarted(), read -> {
@@ -68,7 +69,7 @@ public final class Deliveries {
                     }
                     return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
                 });
-        all.removeIf(one -> one.source().equals(folder) && !one.isRunning());
+        all.removeIf(one -> one.source().equals(folder.path()) && !one.isRunning());
         all.add(begun);
         return begun;
     }

@@ -15,6 +15,7 @@ import nexa.core.message.Telling;
 import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.deliver.DeliveryProblem;
+import nexa.imaging.facts.PhotoFolder;
 
 /**
  * A delivery under way, behind whatever view is in front. It belongs to the window: neither leaving the view nor putting the
@@ -61,7 +62,7 @@ public final class RunningDelivery {
     }
 
     private final String title;
-    private final Path source;
+    private final PhotoFolder photos;
     private final Path destination;
     private final ReadOnlyObjectWrapper<Progress> progress;
     private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -74,25 +75,24 @@ public final class RunningDelivery {
      * Begins.
      *
      * @param title the shoot's
-     * @param source the folder of the photos
      * @param words for what the list of the files tells
-     * @param photos how many there are to read
+     * @param unread how many photos there are to read
      * @param working counts the time it works; not started yet
      */
     RunningDelivery(
             String title,
-            Path source,
+            PhotoFolder photos,
             Path destination,
             DeliveryTerms terms,
             Function<Message, String> words,
-            int photos,
+            int unread,
             Stopwatch working,
             Planning planning) {
         this.title = title;
         this.working = working.start();
-        this.source = source;
+        this.photos = photos;
         this.destination = destination;
-        this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, photos, "", false));
+        this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, unread, "", false));
         this.thread = new Thread(() -> run(planning, terms, words), "delivery run");
         thread.setDaemon(true);
         thread.start();
@@ -118,7 +118,7 @@ public final class RunningDelivery {
     private Outcome deliver(DeliveryPlan plan, DeliveryTerms terms, Function<Message, String> words)
             throws DeliveryProblem {
         int total = plan.files().size();
-        Delivery begun = new Delivery(plan, source, destination, terms, words, new Delivery.Progress() {
+        Delivery begun = new Delivery(plan, photos, destination, terms, words, new Delivery.Progress() {
             @Override
             public void advanced(int finished, int all, String name) {
                 later(Phase.WRITING, finished, all, name);
@@ -153,7 +153,7 @@ public final class RunningDelivery {
 
     /** The folder of the photos. */
     public Path source() {
-        return source;
+        return photos.path();
     }
 
     public Path destination() {

@@ -40,6 +40,7 @@ public final class ShootSession {
     private static final long PICTURE_BYTES = 400L * 1024 * 1024;
 
     private final ShootFolder folder;
+    private final PhotoFolder photoFolder;
     private final ReadOnlyObjectWrapper<Shoot> shoot;
     private final PictureLibrary pictures;
     private final Selection selection;
@@ -58,21 +59,21 @@ public final class ShootSession {
     /** Begins to work on an opened folder: its photos are read in the background from now on. */
     public ShootSession(ShootFolder folder, Autosave.Listener saving) {
         this.folder = folder;
+        this.photoFolder = new PhotoFolder(folder.path());
         this.shoot = new ReadOnlyObjectWrapper<>(folder.shoot());
         this.crops = new Crops(folder.shoot());
         this.selection = new Selection(folder.shoot());
         int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
         WorkQueue queue = WorkQueue.withThreads("pictures", threads, PixelMemory.AT_ONCE);
-        PhotoFolder photos = new PhotoFolder(folder.path());
-        this.pictures = new PictureLibrary(photos, queue, Platform::runLater, PICTURE_BYTES);
+        this.pictures = new PictureLibrary(photoFolder, queue, Platform::runLater, PICTURE_BYTES);
         this.edits = new ShootEdits(folder, shoot, selection, turns, new Autosave(folder, saving));
-        this.reading = new PhotoReading(photos, shoot, pictures, turns, this::readAll);
+        this.reading = new PhotoReading(photoFolder, shoot, pictures, turns, this::readAll);
         this.changes = new FolderChanges(
                 folder.path(), shoot, reading, selection, turns, edits, along -> edit(Edit.Kind.RENAME, along));
-        this.finding = new Finding(folder, photos);
+        this.finding = new Finding(folder, photoFolder);
         this.lenses = new Lenses(reading::now, folder.ownLenses());
-        this.textures = new Textures(photos, shoot, pictures, turns, reading::isReady);
-        this.looks = new PixelLooks(photos, reading);
+        this.textures = new Textures(photoFolder, shoot, pictures, turns, reading::isReady);
+        this.looks = new PixelLooks(photoFolder, reading);
         shoot.addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> count());
         selection.formatProperty().addListener((observed, before, now) -> count());
@@ -135,6 +136,11 @@ public final class ShootSession {
     /** The folder of the photos. */
     public Path path() {
         return folder.path();
+    }
+
+    /** The folder of the photos, with what has been read of them. */
+    PhotoFolder photoFolder() {
+        return photoFolder;
     }
 
     /** The folders in that of the photos, which may hold photos of their own. */

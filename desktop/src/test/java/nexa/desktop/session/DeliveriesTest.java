@@ -21,6 +21,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
 import nexa.desktop.parts.Words;
 import nexa.imaging.deliver.DeliveryPlan;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -101,7 +102,14 @@ class DeliveriesTest {
     @Test
     void aFaultEndsADeliveryWithWordsAndTheNextOneCanBegin() throws Exception {
         RunningDelivery faulty = on(() -> new RunningDelivery(
-                "Firing", folder, out, DeliveryTerms.USUAL, Message::toString, 0, Stopwatch.createUnstarted(), read -> {
+                "Firing",
+                new PhotoFolder(folder),
+                out,
+                DeliveryTerms.USUAL,
+                Message::toString,
+                0,
+                Stopwatch.createUnstarted(),
+                read -> {
                     throw new IllegalStateException("a fault");
                 }));
         await(() -> !faulty.isRunning());
@@ -127,7 +135,7 @@ class DeliveriesTest {
         CountDownLatch reading = new CountDownLatch(1);
         RunningDelivery delivery = on(() -> new RunningDelivery(
                 "Firing",
-                folder,
+                new PhotoFolder(folder),
                 out,
                 DeliveryTerms.USUAL,
                 Message::toString,

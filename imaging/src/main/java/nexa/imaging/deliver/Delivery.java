@@ -24,6 +24,7 @@ import nexa.core.series.RawPairs;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.Memory;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
@@ -73,7 +74,7 @@ public final class Delivery {
     private static final Message DELIVERED = Message.of("delivered");
 
     private final DeliveryPlan plan;
-    private final Path photos;
+    private final PhotoFolder photos;
     private final Path given;
     private final Progress progress;
     private final DeliveryTerms terms;
@@ -98,13 +99,12 @@ public final class Delivery {
     /**
      * A delivery that has not begun.
      *
-     * @param source the folder of the photos
      * @param destination created if it is not there
      * @param words for what the list of the files tells
      */
     public Delivery(
             DeliveryPlan plan,
-            Path source,
+            PhotoFolder photos,
             Path destination,
             DeliveryTerms terms,
             Function<Message, String> words,
@@ -112,7 +112,7 @@ public final class Delivery {
         this.plan = plan;
         this.words = words;
         this.terms = terms;
-        this.photos = source;
+        this.photos = photos;
         this.given = destination;
         this.progress = progress;
     }
@@ -145,7 +145,7 @@ public final class Delivery {
         try {
             Files.createDirectories(given);
             destination = given.toRealPath();
-            source = photos.toRealPath();
+            source = photos.path().toRealPath();
         } catch (IOException e) {
             throw cannotBegin(e);
         }
@@ -243,7 +243,7 @@ public final class Delivery {
     }
 
     private void deliver(List<DeliveryPlan.Item> items) {
-        try (FileMaking making = new FileMaking(source, items, terms)) {
+        try (FileMaking making = new FileMaking(photos, items, terms)) {
             for (DeliveryPlan.Item item : items) {
                 pause.await();
                 if (isStopped) {

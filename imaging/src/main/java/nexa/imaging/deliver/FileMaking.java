@@ -26,6 +26,7 @@ import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
@@ -42,7 +43,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  */
 final class FileMaking implements AutoCloseable {
     private final Photo photo;
-    private final Path source;
+    private final PhotoFolder folder;
     private final DeliveryTerms terms;
     private final boolean isDeep;
     private final boolean isDeepened;
@@ -65,12 +66,11 @@ final class FileMaking implements AutoCloseable {
     /**
      * Nothing is read yet.
      *
-     * @param source the folder of the photos
      * @param items all of the same photo, at least one
      */
-    FileMaking(Path source, List<DeliveryPlan.Item> items, DeliveryTerms terms) {
+    FileMaking(PhotoFolder folder, List<DeliveryPlan.Item> items, DeliveryTerms terms) {
         this.photo = items.get(0).photo();
-        this.source = source;
+        this.folder = folder;
         this.terms = terms;
         this.isDeep = items.stream().anyMatch(item -> item.format().file().mayBeDeep());
         this.isDeepened = items.stream()
@@ -113,7 +113,7 @@ final class FileMaking implements AutoCloseable {
             String all = String.join(
                     "|",
                     photo.file(),
-                    stamp(PhotoFile.of(source, photo.file())),
+                    stamp(folder.file(photo.file())),
                     rawStamp(item),
                     photo.preparation().fingerprint(),
                     item.crop().crop().fingerprint()
@@ -161,7 +161,7 @@ final class FileMaking implements AutoCloseable {
     }
 
     private Path rawFile() throws PhotoProblem {
-        return PhotoFile.of(source, photo.raw().orElse(photo.file()));
+        return folder.file(photo.raw().orElse(photo.file()));
     }
 
     private PixelOrigin origin(DeliveryPlan.Item item) throws PhotoProblem {
@@ -176,7 +176,7 @@ final class FileMaking implements AutoCloseable {
 
     private boolean isRawAlone() throws PhotoProblem {
         if (kind.isEmpty()) {
-            Path file = PhotoFile.of(source, photo.file());
+            Path file = folder.file(photo.file());
             try {
                 kind = PhotoKind.of(file);
             } catch (IOException e) {
@@ -188,7 +188,7 @@ final class FileMaking implements AutoCloseable {
 
     private PhotoPixels opened() throws PhotoProblem {
         if (opened.isEmpty()) {
-            opened = Optional.of(new PhotoPixels(PhotoFile.of(source, photo.file()), photo));
+            opened = Optional.of(new PhotoPixels(folder, photo));
         }
         return opened.get();
     }

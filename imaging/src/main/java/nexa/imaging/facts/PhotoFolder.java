@@ -30,6 +30,11 @@ public final class PhotoFolder {
         this.path = path;
     }
 
+    /** Where it lies. */
+    public Path path() {
+        return path;
+    }
+
     /**
      * The file of a photo, or of its raw file.
      *

@@ -162,7 +162,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
      *
      * @param read hears of each photo
      */
-    public ShootReading completed(List<Photo> photos, Path folder, Runnable read) {
+    public ShootReading completed(List<Photo> photos, PhotoFolder folder, Runnable read) {
         List<ShootReading> news = new ArrayList<>();
         for (Photo photo : photos) {
             if (Thread.currentThread().isInterrupted()) {

@@ -143,7 +143,7 @@ class DeliveredBeyondTest extends DeliveredShoot {
         Path again = temporary.resolve("again");
         new Delivery(
                         plan(Set.of("wide")),
-                        source,
+                        new PhotoFolder(source),
                         again,
                         DeliveryTerms.USUAL,
                         TestPhotos.WORDS::say,

@@ -31,6 +31,7 @@ import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Wish;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -154,7 +155,12 @@ class DeliveredDataTest extends DeliveredPhoto {
                                                 new Wish(new Point(0.5, 0.5), new Size(0.999, 0.6))))));
         DeliveryPlan plan = DeliveryPlan.of(turned, reading, new DeliveryPlan.Choice(Set.of("own"), false, false));
         Delivery.Result result = new Delivery(
-                        plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+                        plan,
+                        new PhotoFolder(source),
+                        out,
+                        DeliveryTerms.USUAL,
+                        TestPhotos.WORDS::say,
+                        (done, total, name) -> {})
                 .run(1);
         assertThat(result.failures()).isEmpty();
         BufferedImage delivered = ImageIO.read(result.written().get(0).toFile());

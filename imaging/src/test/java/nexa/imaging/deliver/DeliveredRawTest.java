@@ -104,7 +104,13 @@ class DeliveredRawTest {
     }
 
     private Delivery.Result deliver(DeliveryPlan plan) throws Exception {
-        return new Delivery(plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+        return new Delivery(
+                        plan,
+                        new PhotoFolder(source),
+                        out,
+                        DeliveryTerms.USUAL,
+                        TestPhotos.WORDS::say,
+                        (done, total, name) -> {})
                 .run(2);
     }
 

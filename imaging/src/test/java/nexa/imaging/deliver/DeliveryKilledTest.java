@@ -25,6 +25,7 @@ import nexa.core.format.Ratio;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -62,7 +63,7 @@ class DeliveryKilledTest {
                     reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of("small", "own"), false, false));
             return new Delivery(
                             plan,
-                            source,
+                            new PhotoFolder(source),
                             out,
                             DeliveryTerms.USUAL,
                             TestPhotos.WORDS::say,

@@ -24,6 +24,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 
@@ -50,7 +51,12 @@ class DeliveryTest extends DeliveredShoot {
         DeliveryPlan plan = plan(Set.of("print"));
         Files.delete(source.resolve("a.jpg"));
         Delivery.Result result = new Delivery(
-                        plan, source, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {})
+                        plan,
+                        new PhotoFolder(source),
+                        out,
+                        DeliveryTerms.USUAL,
+                        TestPhotos.WORDS::say,
+                        (done, total, name) -> {})
                 .run(2);
         assertThat(result.failures()).hasSize(1);
         assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason()))
@@ -64,7 +70,7 @@ class DeliveryTest extends DeliveredShoot {
         Delivery[] delivery = new Delivery[1];
         delivery[0] = new Delivery(
                 plan,
-                source,
+                new PhotoFolder(source),
                 out,
                 DeliveryTerms.USUAL,
                 TestPhotos.WORDS::say,
@@ -85,7 +91,7 @@ class DeliveryTest extends DeliveredShoot {
         Delivery[] stopped = new Delivery[1];
         stopped[0] = new Delivery(
                 plan,
-                source,
+                new PhotoFolder(source),
                 out,
                 DeliveryTerms.USUAL,
                 TestPhotos.WORDS::say,
@@ -105,7 +111,7 @@ class DeliveryTest extends DeliveredShoot {
         shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(-8)));
         new Delivery(
                         plan(Set.of("print")),
-                        source,
+                        new PhotoFolder(source),
                         out,
                         DeliveryTerms.USUAL.withReplacesOwn(false),
                         TestPhotos.WORDS::say,
@@ -163,7 +169,7 @@ class DeliveryTest extends DeliveredShoot {
         Delivery[] delivery = new Delivery[1];
         delivery[0] = new Delivery(
                 plan(Set.of("print", "feed")),
-                source,
+                new PhotoFolder(source),
                 out,
                 DeliveryTerms.USUAL,
                 TestPhotos.WORDS::say,

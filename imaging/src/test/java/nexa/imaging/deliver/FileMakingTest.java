@@ -24,6 +24,7 @@ import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.facts.PhotoFolder;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -51,7 +52,7 @@ class FileMakingTest {
         Shoot shoot = Shoot.of("S", Shoot.Order.NAME, List.of(format), List.of(photo));
         DeliveryPlan.Item item =
                 new DeliveryPlan.Item(new Crops(shoot).of(photo, format), "print/a.jpg", "print/a.jpg", false);
-        return new FileMaking(folder, List.of(item), terms).file(item);
+        return new FileMaking(new PhotoFolder(folder), List.of(item), terms).file(item);
     }
 
     private Set<MakingStep> used() throws PhotoProblem {

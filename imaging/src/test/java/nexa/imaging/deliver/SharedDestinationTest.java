@@ -24,6 +24,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -69,7 +70,7 @@ class SharedDestinationTest {
     private Delivery.Result deliver(Path folder, double angle) throws IOException {
         return new Delivery(
                         plan(folder, angle),
-                        folder,
+                        new PhotoFolder(folder),
                         out,
                         DeliveryTerms.USUAL,
                         TestPhotos.WORDS::say,
@@ -195,12 +196,22 @@ class SharedDestinationTest {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch waits = new CountDownLatch(1);
         Delivery one = new Delivery(
-                plan(first, 0), first, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, (done, total, name) -> {
+                plan(first, 0),
+                new PhotoFolder(first),
+                out,
+                DeliveryTerms.USUAL,
+                TestPhotos.WORDS::say,
+                (done, total, name) -> {
                     begun.countDown();
                     await(waits);
                 });
         Delivery other = new Delivery(
-                plan(first, 0), first, out, DeliveryTerms.USUAL, TestPhotos.WORDS::say, new Delivery.Progress() {
+                plan(first, 0),
+                new PhotoFolder(first),
+                out,
+                DeliveryTerms.USUAL,
+                TestPhotos.WORDS::say,
+                new Delivery.Progress() {
                     @Override
                     public void advanced(int finished, int total, String name) {}
 

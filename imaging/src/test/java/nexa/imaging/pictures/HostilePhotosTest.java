@@ -31,6 +31,7 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.ExifOrientation;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
+import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -295,7 +296,7 @@ class HostilePhotosTest {
         Files.write(file, jpeg);
         Files.write(folder.resolve("new.jpg"), jpeg);
         int[] count = new int[1];
-        ShootReading after = before.completed(photos, folder, () -> count[0]++);
+        ShootReading after = before.completed(photos, new PhotoFolder(folder), () -> count[0]++);
         assertThat(after.problems()).isEmpty();
         assertThat(after.facts()).containsOnlyKeys("late.jpg", "good.jpg", "new.jpg");
         assertThat(count[0]).isEqualTo(3);
