@@ -141,13 +141,7 @@ class DeliveredBeyondTest extends DeliveredShoot {
         deliver(Set.of("wide"));
         byte[] wanted = Files.readAllBytes(out.resolve("wide/a.png"));
         Path again = temporary.resolve("again");
-        new Delivery(
-                        plan(Set.of("wide")),
-                        new PhotoFolder(source),
-                        again,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
+        TestDeliveries.of(plan(Set.of("wide")), source, again, DeliveryTerms.USUAL)
                 .run(threads);
         assertThat(Files.readAllBytes(again.resolve("wide/a.png"))).isEqualTo(wanted);
     }

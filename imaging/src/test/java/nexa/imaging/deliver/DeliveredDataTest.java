@@ -31,7 +31,6 @@ import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Wish;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -154,14 +153,8 @@ class DeliveredDataTest extends DeliveredPhoto {
                                         CropEntry.UNTOUCHED.withPlacement(new Placement.Own(
                                                 new Wish(new Point(0.5, 0.5), new Size(0.999, 0.6))))));
         DeliveryPlan plan = DeliveryPlan.of(turned, reading, new DeliveryPlan.Choice(Set.of("own"), false, false));
-        Delivery.Result result = new Delivery(
-                        plan,
-                        new PhotoFolder(source),
-                        out,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
-                .run(1);
+        Delivery.Result result =
+                TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL).run(1);
         assertThat(result.failures()).isEmpty();
         BufferedImage delivered = ImageIO.read(result.written().get(0).toFile());
         BufferedImage photo = ImageIO.read(source.resolve("long.png").toFile());

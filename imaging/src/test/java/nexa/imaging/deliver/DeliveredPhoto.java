@@ -19,7 +19,6 @@ import nexa.core.format.Ratio;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.BeforeEach;
@@ -82,9 +81,7 @@ abstract class DeliveredPhoto {
         ShootReading reading = ShootReading.of(plain, source);
         DeliveryPlan plan = DeliveryPlan.of(
                 reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of(format.id()), false, false));
-        Delivery.Result result = new Delivery(
-                        plan, new PhotoFolder(source), out, terms, TestPhotos.WORDS::say, (done, total, name) -> {})
-                .run(1);
+        Delivery.Result result = TestDeliveries.of(plan, source, out, terms).run(1);
         assertThat(result.failures()).isEmpty();
         return result.written().get(0);
     }

@@ -104,14 +104,7 @@ class DeliveredRawTest {
     }
 
     private Delivery.Result deliver(DeliveryPlan plan) throws Exception {
-        return new Delivery(
-                        plan,
-                        new PhotoFolder(source),
-                        out,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
-                .run(2);
+        return TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL).run(2);
     }
 
     /** The rows of the list of files, by file. */

@@ -21,7 +21,6 @@ import nexa.core.geometry.Angle;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -63,13 +62,7 @@ abstract class DeliveredShoot {
     }
 
     Delivery.Result deliver(Set<String> formats) throws Exception {
-        return new Delivery(
-                        plan(formats),
-                        new PhotoFolder(source),
-                        out,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
+        return TestDeliveries.of(plan(formats), source, out, DeliveryTerms.USUAL)
                 .run(2);
     }
 

@@ -25,7 +25,6 @@ import nexa.core.format.Ratio;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -61,13 +60,7 @@ class DeliveryKilledTest {
             ShootReading reading = ShootReading.of(plain, source);
             DeliveryPlan plan = DeliveryPlan.of(
                     reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of("small", "own"), false, false));
-            return new Delivery(
-                            plan,
-                            new PhotoFolder(source),
-                            out,
-                            DeliveryTerms.USUAL,
-                            TestPhotos.WORDS::say,
-                            (done, total, name) -> told.accept(name))
+            return TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> told.accept(name))
                     .run(2);
         }
     }

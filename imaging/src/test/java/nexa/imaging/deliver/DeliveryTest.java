@@ -24,7 +24,6 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.Test;
 
@@ -50,14 +49,8 @@ class DeliveryTest extends DeliveredShoot {
     void aPhotoThatIsGoneIsListedAndTheRestGoesOn() throws Exception {
         DeliveryPlan plan = plan(Set.of("print"));
         Files.delete(source.resolve("a.jpg"));
-        Delivery.Result result = new Delivery(
-                        plan,
-                        new PhotoFolder(source),
-                        out,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
-                .run(2);
+        Delivery.Result result =
+                TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL).run(2);
         assertThat(result.failures()).hasSize(1);
         assertThat(TestPhotos.WORDS.say(result.failures().get(0).reason()))
                 .contains("a.jpg is not in the folder any more");
@@ -68,13 +61,8 @@ class DeliveryTest extends DeliveredShoot {
     void stoppingKeepsWhatIsFinishedAndLeavesNoHalfFile() throws Exception {
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] delivery = new Delivery[1];
-        delivery[0] = new Delivery(
-                plan,
-                new PhotoFolder(source),
-                out,
-                DeliveryTerms.USUAL,
-                TestPhotos.WORDS::say,
-                (done, total, name) -> delivery[0].stop());
+        delivery[0] =
+                TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> delivery[0].stop());
         Delivery.Result result = delivery[0].run(1);
         assertThat(result.wasStopped()).isTrue();
         assertThat(result.written()).hasSize(1);
@@ -89,13 +77,8 @@ class DeliveryTest extends DeliveredShoot {
         out = temporary.resolve("resumed");
         DeliveryPlan plan = plan(Set.of("print", "feed"));
         Delivery[] stopped = new Delivery[1];
-        stopped[0] = new Delivery(
-                plan,
-                new PhotoFolder(source),
-                out,
-                DeliveryTerms.USUAL,
-                TestPhotos.WORDS::say,
-                (done, total, name) -> stopped[0].stop());
+        stopped[0] =
+                TestDeliveries.of(plan, source, out, DeliveryTerms.USUAL, (done, total, name) -> stopped[0].stop());
         stopped[0].run(1);
         Files.writeString(out.resolve("print").resolve(".nexa-left.part"), "half a file that a crash left");
         Delivery.Result resumed = deliver(Set.of("print", "feed"));
@@ -109,13 +92,7 @@ class DeliveryTest extends DeliveredShoot {
         deliver(Set.of("print"));
         byte[] before = Files.readAllBytes(out.resolve("print/a.jpg"));
         shoot = shoot.with("a.jpg", photo -> photo.withAngle(new Angle(-8)));
-        new Delivery(
-                        plan(Set.of("print")),
-                        new PhotoFolder(source),
-                        out,
-                        DeliveryTerms.USUAL.withReplacesOwn(false),
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
+        TestDeliveries.of(plan(Set.of("print")), source, out, DeliveryTerms.USUAL.withReplacesOwn(false))
                 .run(2);
         assertThat(Files.readAllBytes(out.resolve("print/a.jpg"))).isEqualTo(before);
         assertThat(out.resolve("print/a-2.jpg")).exists();
@@ -167,13 +144,8 @@ class DeliveryTest extends DeliveredShoot {
     void pausedItBeginsNoFurtherFileUntilItGoesOn() throws Exception {
         CountDownLatch paused = new CountDownLatch(1);
         Delivery[] delivery = new Delivery[1];
-        delivery[0] = new Delivery(
-                plan(Set.of("print", "feed")),
-                new PhotoFolder(source),
-                out,
-                DeliveryTerms.USUAL,
-                TestPhotos.WORDS::say,
-                (done, total, name) -> {
+        delivery[0] = TestDeliveries.of(
+                plan(Set.of("print", "feed")), source, out, DeliveryTerms.USUAL, (done, total, name) -> {
                     delivery[0].setPaused(done == 1);
                     paused.countDown();
                 });

@@ -21,7 +21,6 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.decode.TiffWriting;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -104,14 +103,6 @@ class NoPlaceLeavesTest extends DeliveredPhoto {
                 reading.appliedTo(plain),
                 reading,
                 new DeliveryPlan.Choice(Set.of("JPEG", "PNG", "TIFF"), false, false));
-        return new Delivery(
-                        plan,
-                        new PhotoFolder(source),
-                        out,
-                        WITH_LINES,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
-                .run(2)
-                .written();
+        return TestDeliveries.of(plan, source, out, WITH_LINES).run(2).written();
     }
 }

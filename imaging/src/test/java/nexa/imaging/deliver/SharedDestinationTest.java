@@ -24,7 +24,6 @@ import nexa.core.geometry.Angle;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -68,13 +67,7 @@ class SharedDestinationTest {
     }
 
     private Delivery.Result deliver(Path folder, double angle) throws IOException {
-        return new Delivery(
-                        plan(folder, angle),
-                        new PhotoFolder(folder),
-                        out,
-                        DeliveryTerms.USUAL,
-                        TestPhotos.WORDS::say,
-                        (done, total, name) -> {})
+        return TestDeliveries.of(plan(folder, angle), folder, out, DeliveryTerms.USUAL)
                 .run(2);
     }
 
@@ -195,31 +188,19 @@ class SharedDestinationTest {
     void twoDeliveriesAtOnceWaitForEachOther() throws Exception {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch waits = new CountDownLatch(1);
-        Delivery one = new Delivery(
-                plan(first, 0),
-                new PhotoFolder(first),
-                out,
-                DeliveryTerms.USUAL,
-                TestPhotos.WORDS::say,
-                (done, total, name) -> {
-                    begun.countDown();
-                    await(waits);
-                });
-        Delivery other = new Delivery(
-                plan(first, 0),
-                new PhotoFolder(first),
-                out,
-                DeliveryTerms.USUAL,
-                TestPhotos.WORDS::say,
-                new Delivery.Progress() {
-                    @Override
-                    public void advanced(int finished, int total, String name) {}
+        Delivery one = TestDeliveries.of(plan(first, 0), first, out, DeliveryTerms.USUAL, (done, total, name) -> {
+            begun.countDown();
+            await(waits);
+        });
+        Delivery other = TestDeliveries.of(plan(first, 0), first, out, DeliveryTerms.USUAL, new Delivery.Progress() {
+            @Override
+            public void advanced(int finished, int total, String name) {}
 
-                    @Override
-                    public void waits() {
-                        waits.countDown();
-                    }
-                });
+            @Override
+            public void waits() {
+                waits.countDown();
+            }
+        });
         CompletableFuture<Delivery.Result> running = CompletableFuture.supplyAsync(() -> run(one));
         begun.await();
         assertThat(run(other).kept()).hasSize(1);
