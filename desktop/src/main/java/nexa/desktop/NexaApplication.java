@@ -39,6 +39,7 @@ public final class NexaApplication extends Application {
     /** Off the JavaFX thread, which is not to read files. */
     @Override
     public void init() {
+        Theme.stylesheet();
         Typeface.load(userData);
     }
 
@@ -80,7 +81,7 @@ public final class NexaApplication extends Application {
             Optional<Supplier<CompletableFuture<Path>>> sample,
             Consumer<Path> openFolder) {
         PictureLibrary.warmUp();
-        setUserAgentStylesheet(Theme.STYLESHEET);
+        setUserAgentStylesheet(Theme.stylesheet());
         Typeface.load(userData);
         Shell shell = new Shell(stage, userData, sample, openFolder);
         stage.setOnCloseRequest(event -> {

@@ -89,10 +89,9 @@ public final class Delivery {
     private final Pause pause = new Pause();
     private volatile boolean isStopped;
     private volatile Optional<Message> gaveUp = Optional.empty();
-    /** Real paths, so that a link cannot make one place look like two. */
-    private Path source;
-
+    /** A real path, so that a link cannot make one place look like two. */
     private Path destination;
+
     private DeliveredFiles delivered;
     private FileWriting writing;
 
@@ -142,6 +141,7 @@ public final class Delivery {
 
     /** As {@link #run(int)}, with the work done by a queue. */
     Result run(WorkQueue queue) throws DeliveryProblem {
+        Path source;
         try {
             Files.createDirectories(given);
             destination = given.toRealPath();
