@@ -113,7 +113,7 @@ class FirstCropTest extends WindowTest {
 
     private void assertDelivered(Crop slid) throws Exception {
         clickOn("#stop-handover");
-        clickOn("#goes-page").clickOn("#goes-feed").clickOn("#goes-own");
+        clickInTurn("#goes-page", "#goes-feed", "#goes-own");
         clickOn("#deliver");
         waitFor(() -> detail().contains("delivered into"));
         int side = (int) Math.round(slid.size().width());

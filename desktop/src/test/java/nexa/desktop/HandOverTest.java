@@ -43,7 +43,7 @@ class HandOverTest extends WindowTest {
             lookup("#terms-copyright").<TextField>query().setText("© Fernhill Pottery");
             lookup("#terms-list").<CheckBox>query().setSelected(false);
         });
-        clickOn("#goes-page").clickOn("#goes-own").clickOn("#goes-tile").clickOn("#which-selects");
+        clickInTurn("#goes-page", "#goes-own", "#goes-tile", "#which-selects");
         waitFor(() -> lookup("#deliver").<Labeled>query().getText().equals("Deliver 1 file"));
         clickOn("#deliver");
         waitFor(() -> detail().contains("1 file delivered"));
@@ -111,8 +111,7 @@ class HandOverTest extends WindowTest {
 
     /** Begins to deliver two formats and pauses before they are all delivered. */
     private void deliverAndPause(Path folder) {
-        awaitStill("#deliver");
-        clickOn("#goes-page").clickOn("#goes-own");
+        clickInTurn("#goes-page", "#goes-own");
         waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
         clickOn("#deliver");
         waitFor(() -> !delivered(folder).isEmpty());

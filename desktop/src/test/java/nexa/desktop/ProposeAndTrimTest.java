@@ -66,11 +66,11 @@ class ProposeAndTrimTest extends WindowTest {
         awaitStill("#deliver");
         for (String format : List.of("page", "feed", "tile")) {
             if (lookup("#goes-" + format).<ToggleButton>query().isSelected()) {
-                clickOn("#goes-" + format);
+                clickInTurn("#goes-" + format);
             }
         }
         if (!lookup("#goes-own").<ToggleButton>query().isSelected()) {
-            clickOn("#goes-own");
+            clickInTurn("#goes-own");
         }
         waitFor(() -> lookup("#deliver").<Labeled>query().getText().equals("Deliver 3 files"));
         clickOn("#deliver");

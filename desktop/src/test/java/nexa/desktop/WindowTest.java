@@ -166,6 +166,14 @@ abstract class WindowTest extends ApplicationTest {
         }
     }
 
+    /** Clicks on one after the other, each once what the click before made anew lies still. */
+    void clickInTurn(String... queries) {
+        for (String query : queries) {
+            awaitStill(query);
+            clickOn(query);
+        }
+    }
+
     void dragBy(String query, double x, double y) {
         awaitStill();
         Crop before = crop();
