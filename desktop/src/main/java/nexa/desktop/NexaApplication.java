@@ -19,8 +19,7 @@ import nexa.store.UserData;
 
 /**
  * The application. Arguments: {@code --sample=FOLDER}, the sample shoot's photos; then nothing for the welcome page,
- * {@code --demo} for the sample shoot, {@code --shots=FOLDER} to take the pictures of the documentation, or what is to be
- * opened.
+ * {@code --demo} for the sample shoot, or what is to be opened.
  */
 public final class NexaApplication extends Application {
     private static final double WIDTH = 1280;
@@ -51,20 +50,15 @@ public final class NexaApplication extends Application {
         shell = open(
                 stage,
                 userData,
-                sample.map(shoot -> () -> shoot.copied(false)),
+                sample.map(shoot -> shoot::copied),
                 folder -> getHostServices().showDocument(folder.toUri().toString()));
-        Optional<String> shots = Optional.ofNullable(given.getNamed().get("shots"));
         List<Path> paths = given.getUnnamed().stream()
                 .filter(argument -> !argument.startsWith("--"))
                 .map(Path::of)
                 .toList();
         stage.show();
-        boolean isDemo = given.getUnnamed().contains("--demo");
-        if (sample.isPresent() && (isDemo || shots.isPresent())) {
-            sample.get()
-                    .copied(shots.isPresent())
-                    .thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))
-                            .thenRun(() -> shots.ifPresent(to -> new Screenshots(stage, shell, Path.of(to)).take()))));
+        if (sample.isPresent() && given.getUnnamed().contains("--demo")) {
+            sample.get().copied().thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))));
         } else {
             shell.open(paths);
         }

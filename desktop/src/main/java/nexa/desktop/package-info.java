@@ -10,10 +10,12 @@
  *   <li>{@link nexa.desktop.formats}: parts, session; {@link nexa.desktop.find}: parts, picture, session
  *   <li>{@link nexa.desktop.lens}: parts, session
  *   <li>{@link nexa.desktop.series}: find, parts, picture, session
- *   <li>{@link nexa.desktop.desk}: parts, series, stage
+ *   <li>{@link nexa.desktop.desk}: parts
+ *   <li>{@link nexa.desktop.tool}: parts, session, stage, desk, series, find; each tool below it: these, tool, and what it is
+ *       about
  *   <li>the views, {@link nexa.desktop.sheet}, {@link nexa.desktop.easel}, {@link nexa.desktop.lineup}, {@link
- *       nexa.desktop.handover}: everything above, and no view another one; only the easel uses desk and stage
- *   <li>{@link nexa.desktop.shell}: everything but desk and stage
+ *       nexa.desktop.handover}: everything above, and no view another one; only the easel uses desk, stage and tools
+ *   <li>{@link nexa.desktop.shell}: everything but desk, stage and tools
  * </ul>
  */
 package nexa.desktop;

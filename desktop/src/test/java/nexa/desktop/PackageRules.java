@@ -47,6 +47,12 @@ final class PackageRules {
     private static final Set<String> SHARED =
             Set.of("parts", "session", "picture", "formats", "series", "find", "lens");
 
+    /** What a tool of the easel may use. */
+    private static final Set<String> TOOL = Set.of("parts", "session", "stage", "desk", "tool");
+
+    private static final Set<String> TOOL_OF_PERSPECTIVE =
+            Set.of("parts", "session", "stage", "desk", "tool", "tool.perspective");
+
     private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
             Map.entry("parts", Set.of()),
             Map.entry("session", Set.of()),
@@ -56,13 +62,42 @@ final class PackageRules {
             Map.entry("series", Set.of("find", "parts", "picture", "session")),
             Map.entry("find", Set.of("parts", "picture", "session")),
             Map.entry("lens", Set.of("parts", "session")),
-            Map.entry("desk", Set.of("parts", "series", "stage")),
+            Map.entry("desk", Set.of("parts")),
+            Map.entry("tool", Set.of("parts", "session", "stage", "desk", "series", "find")),
+            Map.entry("tool.level", TOOL_OF_PERSPECTIVE),
+            Map.entry("tool.perspective", TOOL),
+            Map.entry("tool.lens", Set.of("parts", "session", "stage", "desk", "lens", "tool")),
+            Map.entry("tool.trim", TOOL),
+            Map.entry("tool.vignette", TOOL),
+            Map.entry("tool.subject", TOOL),
+            Map.entry("tool.propose", Set.of("parts", "session", "stage", "picture", "tool", "tool.guide")),
+            Map.entry("tool.beyond", TOOL),
+            Map.entry("tool.crop", TOOL),
+            Map.entry("tool.guide", Set.of("parts", "session", "stage", "picture", "desk", "tool")),
             Map.entry("sheet", SHARED),
             Map.entry("lineup", SHARED),
             Map.entry("handover", SHARED),
             Map.entry(
                     "easel",
-                    Set.of("parts", "session", "picture", "formats", "series", "find", "lens", "desk", "stage")),
+                    Set.of(
+                            "parts",
+                            "session",
+                            "picture",
+                            "formats",
+                            "series",
+                            "desk",
+                            "stage",
+                            "tool",
+                            "tool.level",
+                            "tool.perspective",
+                            "tool.lens",
+                            "tool.trim",
+                            "tool.vignette",
+                            "tool.subject",
+                            "tool.propose",
+                            "tool.beyond",
+                            "tool.crop",
+                            "tool.guide")),
             Map.entry(
                     "shell",
                     Set.of(

@@ -74,8 +74,7 @@ abstract class WindowTest extends ApplicationTest {
 
     /** The sample shoot with small photos. */
     Path sample() throws Exception {
-        Path folder =
-                new SampleShoot(SMALL, new UserData(temporary)).copied(false).get();
+        Path folder = new SampleShoot(SMALL, new UserData(temporary)).copied().get();
         Files.copy(SAMPLE.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
         return folder;
     }

@@ -63,7 +63,7 @@ public abstract class DegreeScale extends Region {
     /** What a value is called. */
     abstract String words(double value);
 
-    void show(double newDegrees) {
+    public void show(double newDegrees) {
         degrees = newDegrees;
         setAccessibleText(words(degrees));
         requestLayout();

@@ -11,7 +11,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
 /** A part of the desk, whose title makes room for the headings of others where they share a place. */
-final class DeskPart {
+public final class DeskPart {
     private final String key;
     private final Label title;
     private final HBox head = new HBox(3);
@@ -21,7 +21,7 @@ final class DeskPart {
     private double usual = -1;
 
     /** @param key of its title in the bundle */
-    DeskPart(String key) {
+    public DeskPart(String key) {
         this.key = key;
         this.title = Parts.label(Words.get(key), "section-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -30,7 +30,7 @@ final class DeskPart {
     }
 
     /** Where its title stands; to be laid into the part. */
-    HBox head() {
+    public HBox head() {
         return head;
     }
 
@@ -39,7 +39,7 @@ final class DeskPart {
      *
      * @param newNarrowest the least width it needs, whatever is written in it
      */
-    DeskPart with(Region newNode, double newNarrowest) {
+    public DeskPart with(Region newNode, double newNarrowest) {
         node = newNode;
         narrowest = newNarrowest;
         return this;

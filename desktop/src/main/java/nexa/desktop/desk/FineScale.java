@@ -11,7 +11,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
 /** A short straight scale with a thread that is moved. */
-final class FineScale extends DegreeScale {
+public final class FineScale extends DegreeScale {
     private static final double HEIGHT = 24;
     private static final double WIDTH = 120;
     private static final double MARGIN = 6;
@@ -25,9 +25,9 @@ final class FineScale extends DegreeScale {
      * @param step the finest
      * @param halfSpan so much of it is in sight on either side of its middle
      */
-    record Reach(double most, double step, double halfSpan) {
+    public record Reach(double most, double step, double halfSpan) {
         /** Of degrees. */
-        static Reach degrees(double most) {
+        public static Reach degrees(double most) {
             return new Reach(most, 0.05, 10);
         }
     }
@@ -43,7 +43,7 @@ final class FineScale extends DegreeScale {
      *
      * @param key of its name; its tip has the same with ".tip"
      */
-    FineScale(String id, String key, Reach reach, Listener listener) {
+    public FineScale(String id, String key, Reach reach, Listener listener) {
         super(reach.step(), reach.most(), listener);
         this.name = Words.get(key);
         this.reach = reach;

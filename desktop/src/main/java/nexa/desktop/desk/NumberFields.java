@@ -12,13 +12,13 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
 /** Fields of a page in which numbers are shown and typed, with or without their unit. */
-final class NumberFields {
+public final class NumberFields {
     private final Consumer<String> refused;
     /** The fields, and what each shows. */
     private final Map<TextField, Supplier<String>> fields = new LinkedHashMap<>();
 
     /** @param refused hears what was typed that is no number, or out of range */
-    NumberFields(Consumer<String> refused) {
+    public NumberFields(Consumer<String> refused) {
         this.refused = refused;
     }
 
@@ -29,7 +29,7 @@ final class NumberFields {
      * @param words what it shows when nobody types
      * @param typed hears a number; refuses it as an {@link IllegalArgumentException}
      */
-    TextField add(String id, String key, int columns, Supplier<String> words, DoubleConsumer typed) {
+    public TextField add(String id, String key, int columns, Supplier<String> words, DoubleConsumer typed) {
         TextField text = Parts.numberField(id, columns, Words.get(key), Words.get(key + ".tip"), this::refill);
         text.setMinWidth(Region.USE_PREF_SIZE);
         text.setOnAction(event -> {
@@ -53,7 +53,7 @@ final class NumberFields {
     }
 
     /** Shows what is so now, but for the one being typed in. */
-    void show() {
+    public void show() {
         fields.forEach((text, words) -> {
             if (!text.isFocused()) {
                 text.setText(words.get());
@@ -65,7 +65,7 @@ final class NumberFields {
         fields.forEach((text, words) -> text.setText(words.get()));
     }
 
-    void clear() {
+    public void clear() {
         fields.keySet().forEach(TextField::clear);
     }
 }

@@ -9,8 +9,8 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 
 /** Rows of a page, each with a scale, its number, and another number beside them. */
-final class ScaleGrid extends GridPane {
-    ScaleGrid() {
+public final class ScaleGrid extends GridPane {
+    public ScaleGrid() {
         setHgap(5);
         setVgap(2);
     }
@@ -21,7 +21,7 @@ final class ScaleGrid extends GridPane {
      * @param key of the scale's name
      * @param otherKey of the other number's name
      */
-    void add(String key, FineScale scale, TextField number, String otherKey, TextField other) {
+    public void add(String key, FineScale scale, TextField number, String otherKey, TextField other) {
         GridPane.setHgrow(scale, Priority.ALWAYS);
         addRow(getRowCount(), label(key), scale, number, label(otherKey), other);
     }

@@ -14,11 +14,11 @@ import nexa.core.series.PhotoCrop;
  *
  * @param isPercent whether a bare number is per cent of the photo's side
  */
-record TypedLength(PhotoCrop crop, Field field, boolean isPercent) {
+public record TypedLength(PhotoCrop crop, Field field, boolean isPercent) {
     private static final Pattern TYPED = Pattern.compile("([-−]?[0-9]+(?:[.,][0-9]+)?)\\s*(px|%|cm|mm|in|\")?");
 
     /** In the photo's pixels; empty for what is no length, or needs pixels an inch that are not there. */
-    OptionalDouble pixels(String text) {
+    public OptionalDouble pixels(String text) {
         String plain = text.toLowerCase(Locale.ROOT).replaceAll("[\\s\\u2009\\u00A0]", "");
         Matcher typed = TYPED.matcher(plain);
         if (!typed.matches()) {
@@ -46,7 +46,7 @@ record TypedLength(PhotoCrop crop, Field field, boolean isPercent) {
     }
 
     /** The side of the photo that a field is measured along, in its pixels. */
-    static double whole(PhotoCrop crop, Field field) {
+    public static double whole(PhotoCrop crop, Field field) {
         boolean isAcross = field == Field.WIDTH || field == Field.LEFT;
         return isAcross ? crop.photo().size().width() : crop.photo().size().height();
     }

@@ -28,7 +28,7 @@ public final class Vernier extends DegreeScale {
     private final Path thread = new Path();
     private double middle;
 
-    Vernier(Listener listener) {
+    public Vernier(Listener listener) {
         super(STEP, Angle.MOST, listener);
         setId("vernier");
         setMinHeight(HEIGHT);

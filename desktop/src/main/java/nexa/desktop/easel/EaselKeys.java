@@ -6,69 +6,36 @@ import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import nexa.core.crop.Handle;
 import nexa.core.geometry.Point;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
-import nexa.core.shoot.Trim;
 import nexa.desktop.desk.DegreeScale;
-import nexa.desktop.desk.EaselSettings;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.stage.LineEnds;
-import nexa.desktop.stage.PhotoStage;
+import nexa.desktop.tool.Easel;
+import nexa.desktop.tool.EaselTool;
+import nexa.desktop.tool.PhotoActions;
+import nexa.desktop.tool.propose.ProposeTool;
 
-/** What each key does on the easel. */
+/** What each key does on the easel: those of its tools, and those that belong to none. */
 final class EaselKeys {
     private static final int FAR = 10;
 
+    private final Easel easel;
     private final ShootSession session;
-    private final PhotoStage stage;
-    private final StageHand hand;
-    private final FindLevel find;
-    private final TrimHand trim;
-    private final PerspectiveHand perspective;
-    private final BeyondHand beyond;
-    private final LinesHand lines;
-    private final ProposalStrip proposals;
-    private final Runnable forget;
+    private final ProposeTool propose;
     private final PhotoActions actions;
-    private final EaselSettings settings;
-    private final StageLooks looks;
 
-    /** @param forget withdraws whatever is offered */
-    EaselKeys(
-            ShootSession session,
-            PhotoStage stage,
-            StageHand hand,
-            FindLevel find,
-            TrimHand trim,
-            PerspectiveHand perspective,
-            BeyondHand beyond,
-            LinesHand lines,
-            ProposalStrip proposals,
-            Runnable forget,
-            PhotoActions actions,
-            EaselSettings settings,
-            StageLooks looks) {
-        this.session = session;
-        this.stage = stage;
-        this.hand = hand;
-        this.find = find;
-        this.trim = trim;
-        this.perspective = perspective;
-        this.beyond = beyond;
-        this.lines = lines;
-        this.proposals = proposals;
-        this.forget = forget;
+    EaselKeys(Easel easel, ProposeTool propose, PhotoActions actions) {
+        this.easel = easel;
+        this.session = easel.session();
+        this.propose = propose;
         this.actions = actions;
-        this.settings = settings;
-        this.looks = looks;
     }
 
     /** Whether a key was meant for the easel and has been dealt with. */
     boolean pressed(KeyEvent key) {
         KeyCode code = key.getCode();
-        if (proposals.isOpen() && proposals.pressed(key)) {
+        if (propose.pressedFirst(key)) {
             return true;
         }
         if (key.isControlDown() && (code == KeyCode.LEFT || code == KeyCode.RIGHT)) {
@@ -85,7 +52,9 @@ final class EaselKeys {
             choose(key.getText().charAt(0) - '0');
             return true;
         }
-        return pressedForCrop(key) || pressedForPhoto(key) || pressedForLooks(key);
+        return easel.tools().stream().anyMatch(tool -> tool.pressed(key))
+                || pressedForPhoto(key)
+                || pressedForView(key);
     }
 
     /** Some controls need keys for themselves. */
@@ -100,27 +69,19 @@ final class EaselKeys {
 
     private void choose(int number) {
         session.formatNumbered(number).ifPresent(format -> {
-            hand.gestures().finish();
+            easel.gestures().finish();
             session.formatProperty().set(format);
         });
     }
 
-    private boolean pressedForCrop(KeyEvent key) {
-        double turn = key.isShiftDown() ? 1 : 0.1;
+    private boolean pressedForPhoto(KeyEvent key) {
         switch (key.getCode()) {
-            case W -> hand.gestures().turnCrop();
-            case HOME -> hand.gestures().largest();
-            case E -> beyond.toggle();
-            case PLUS, EQUALS, ADD -> hand.gestures().tighten(1);
-            case MINUS, SUBTRACT -> hand.gestures().tighten(-1);
-            case COMMA, LESS -> hand.gestures().photo().turnBy(-turn);
-            case PERIOD, GREATER -> hand.gestures().photo().turnBy(turn);
-            case L -> {
-                forget.run();
-                hand.tools().take(Tools.Tool.TRACE);
-            }
-            case N -> hand.tools().take(Tools.Tool.DRAW);
-            case P -> hand.tools().take(Tools.Tool.SUBJECT);
+            case PAGE_DOWN -> step(1);
+            case PAGE_UP -> step(-1);
+            case C -> actions.carry();
+            case S -> actions.mark(Mark.SELECT);
+            case DELETE -> actions.mark(Mark.OUT);
+            case ENTER -> enter(key);
             case LEFT -> arrow(-1, 0, key);
             case RIGHT -> arrow(1, 0, key);
             case UP -> arrow(0, -1, key);
@@ -132,89 +93,49 @@ final class EaselKeys {
         return true;
     }
 
-    /** Moves the pointer that draws, the side whose handle has the focus, or else the crop. */
-    private void arrow(int x, int y, KeyEvent key) {
-        Point way = new Point(x, y);
-        Point pixels = way.times(key.isShiftDown() ? FAR : 1);
-        if (hand.gestures().isHeld()) {
-            return;
-        }
-        if (hand.tool().isTaken()) {
-            hand.tool().move(way, key);
-        } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof Handle side) {
-            hand.gestures().moveSide(side, pixels);
-        } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof Trim.Side side) {
-            trim.move(side, pixels);
-        } else if (key.getTarget() instanceof Node target && target.getUserData() instanceof LineEnds.End end) {
-            lines.move(end, pixels);
-        } else {
-            hand.gestures().slide(pixels);
-        }
-    }
-
-    private boolean pressedForPhoto(KeyEvent key) {
-        switch (key.getCode()) {
-            case PAGE_DOWN -> step(1);
-            case PAGE_UP -> step(-1);
-            case F -> find(key);
-            case K -> proposals.propose();
-            case C -> actions.carry();
-            case S -> actions.mark(Mark.SELECT);
-            case DELETE -> actions.mark(Mark.OUT);
-            case ENTER -> enter(key);
-            default -> {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private void find(KeyEvent key) {
-        if (key.isShiftDown()) {
-            actions.findInMany();
-        } else {
-            find.find();
-        }
-    }
-
     private void step(int places) {
-        hand.gestures().finish();
+        easel.gestures().finish();
         session.step(places);
     }
 
     private void enter(KeyEvent key) {
-        if (hand.tool().isTaken()) {
-            hand.tool().enter(key);
+        if (easel.inHand().isTaken()) {
+            easel.inHand().enter(key);
         } else {
             actions.doneAndOn();
         }
     }
 
-    private boolean pressedForLooks(KeyEvent key) {
+    /** Moves the pointer that draws, what has the focus on the stage, or else the crop. */
+    private void arrow(int x, int y, KeyEvent key) {
+        Point way = new Point(x, y);
+        Point pixels = way.times(key.isShiftDown() ? FAR : 1);
+        if (easel.gestures().isHeld()) {
+            return;
+        }
+        if (easel.inHand().isTaken()) {
+            easel.inHand().move(way, key);
+        } else {
+            Object part = ((Node) key.getTarget()).getUserData();
+            boolean isMoved = easel.tools().stream().anyMatch(tool -> tool.moves(part, pixels));
+            if (!isMoved) {
+                easel.gestures().slide(pixels);
+            }
+        }
+    }
+
+    private boolean pressedForView(KeyEvent key) {
         switch (key.getCode()) {
-            case M -> settings.mat().set(settings.mat().get().next());
-            case V -> settings.show().set(settings.show().get().next());
-            case G -> settings.step(key.isShiftDown() ? -1 : 1);
-            case T -> settings.turn();
-            case Q -> settings.holdsPhoto().set(!settings.holdsPhoto().get());
             case DIGIT0, NUMPAD0 -> {
-                hand.gestures().finish();
-                stage.toggleZoom(hand.tool().pointer());
+                easel.gestures().finish();
+                easel.stage().toggleZoom(easel.inHand().pointer());
             }
-            case B -> looks.showBare(true);
-            case U -> {
-                if (key.isShiftDown()) {
-                    perspective.showWithout(true);
-                } else {
-                    stage.setUncropped(true);
-                }
-            }
-            case SPACE -> hand.mouse().setMovesView(true);
+            case U -> easel.stage().setUncropped(true);
+            case SPACE -> easel.mouse().setMovesView(true);
             case ESCAPE -> {
-                forget.run();
-                stage.requestFocus();
-                hand.tools().putAllDown();
-                lines.putAway();
+                easel.putAway();
+                easel.stage().requestFocus();
+                easel.putAllDown();
             }
             default -> {
                 return false;
@@ -225,15 +146,15 @@ final class EaselKeys {
 
     /** Whether a key that was let go was meant for the easel. */
     boolean released(KeyEvent key) {
+        boolean isForTool = false;
+        for (EaselTool tool : easel.tools()) {
+            isForTool |= tool.released(key);
+        }
         switch (key.getCode()) {
-            case B -> looks.showBare(false);
-            case U -> {
-                stage.setUncropped(false);
-                perspective.showWithout(false);
-            }
-            case SPACE -> hand.mouse().setMovesView(false);
+            case U -> easel.stage().setUncropped(false);
+            case SPACE -> easel.mouse().setMovesView(false);
             default -> {
-                return false;
+                return isForTool;
             }
         }
         return true;

@@ -10,33 +10,25 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.stage.PhotoStage;
+import nexa.desktop.tool.CropGestures;
+import nexa.desktop.tool.Easel;
+import nexa.desktop.tool.PhotoActions;
 
 /** What can be done with the photo under the pointer. */
 final class StageMenu {
-    private final ShootSession session;
-    private final StageHand hand;
-    private final FindLevel find;
-    private final ProposalStrip proposals;
-    private final BeyondHand beyond;
+    private final Easel easel;
+    private final EaselTools tools;
     private final PhotoActions actions;
 
-    StageMenu(
-            ShootSession session,
-            StageHand hand,
-            FindLevel find,
-            ProposalStrip proposals,
-            BeyondHand beyond,
-            PhotoActions actions) {
-        this.session = session;
-        this.hand = hand;
-        this.find = find;
-        this.proposals = proposals;
-        this.beyond = beyond;
+    StageMenu(Easel easel, EaselTools tools, PhotoActions actions) {
+        this.easel = easel;
+        this.tools = tools;
         this.actions = actions;
     }
 
-    void listenTo(PhotoStage stage) {
+    void listen() {
         ContextMenu menu = new ContextMenu();
+        PhotoStage stage = easel.stage();
         stage.setOnContextMenuRequested(event -> {
             menu.getItems().setAll(items());
             menu.show(stage, event.getScreenX(), event.getScreenY());
@@ -44,20 +36,20 @@ final class StageMenu {
     }
 
     private List<MenuItem> items() {
-        CropGestures gestures = hand.gestures();
-        Tools tools = hand.tools();
+        ShootSession session = easel.session();
+        CropGestures gestures = easel.gestures();
         List<MenuItem> items = new ArrayList<>(List.of(
-                item("menu.find", find::find),
-                item("menu.propose", proposals::propose),
-                item("menu.trace", () -> tools.take(Tools.Tool.TRACE)),
-                item("menu.draw", () -> tools.take(Tools.Tool.DRAW)),
+                item("menu.find", tools.level()::find),
+                item("menu.propose", tools.propose()::propose),
+                item("menu.trace", tools.level()::trace),
+                item("menu.draw", tools.crop()::draw),
                 item("menu.largest", gestures::largest),
                 item("menu.turn", gestures::turnCrop),
-                item("menu.reach", beyond::toggle),
-                item("spot.set", () -> tools.take(Tools.Tool.SUBJECT))));
+                item("menu.reach", tools.beyond()::toggle),
+                item("spot.set", tools.subject()::mark)));
         if (session.photo().flatMap(Photo::subject).isPresent()) {
-            items.add(item("spot.put", tools::putSubjectOnCrossing));
-            items.add(item("spot.clear", tools::clearSubject));
+            items.add(item("spot.put", tools.subject()::putOnCrossing));
+            items.add(item("spot.clear", tools.subject()::forget));
         }
         if (session.photo().filter(session::hasProblem).isPresent()) {
             items.add(item("menu.again", actions::readAgain));

@@ -1,9 +1,0 @@
-package nexa.desktop.desk;
-
-/** What can be taken back to untouched. */
-public enum StartKind {
-    CROP,
-    LEVEL,
-    PERSPECTIVE,
-    PHOTO
-}

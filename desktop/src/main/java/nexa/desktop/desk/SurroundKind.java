@@ -1,9 +1,0 @@
-package nexa.desktop.desk;
-
-/** What lies around the photo. */
-public enum SurroundKind {
-    MID,
-    LIGHT,
-    WHITE,
-    BLACK
-}

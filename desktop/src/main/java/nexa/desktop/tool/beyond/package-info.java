@@ -1,0 +1,2 @@
+/** What of a crop lies beyond its photo. */
+package nexa.desktop.tool.beyond;

@@ -1,0 +1,2 @@
+/** The crop itself: by keys, drawn anew, in numbers, in print. */
+package nexa.desktop.tool.crop;

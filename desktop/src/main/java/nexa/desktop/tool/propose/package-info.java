@@ -1,0 +1,2 @@
+/** Crops proposed for the photo worked on. */
+package nexa.desktop.tool.propose;

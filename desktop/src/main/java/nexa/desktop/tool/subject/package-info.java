@@ -1,0 +1,2 @@
+/** The photo's subject. */
+package nexa.desktop.tool.subject;

@@ -1,0 +1,120 @@
+package nexa.desktop.tool.vignette;
+
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.series.PhotoCrop;
+import nexa.core.shape.Edge;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Preparation;
+import nexa.desktop.desk.DegreeScale;
+import nexa.desktop.desk.DeskPart;
+import nexa.desktop.desk.FineScale;
+import nexa.desktop.desk.NumberFields;
+import nexa.desktop.desk.ScaleGrid;
+import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.Words;
+import nexa.desktop.tool.Easel;
+import nexa.desktop.tool.EaselTool;
+import nexa.desktop.tool.PhotoGestures;
+
+/** The vignette that is wanted, whatever the lens made: the desk's part for a photo's light and colour. */
+public final class VignetteTool implements EaselTool {
+    private static final double WIDTH = 356;
+    private static final double STEP = 0.05;
+    private static final double PERCENT = 100;
+
+    private final Easel easel;
+    private final DeskPart part = new DeskPart("desk.colour");
+    private final FineScale stops;
+    private final NumberFields numbers;
+    private final TextField middle;
+    private final Button none;
+    private Edge shown = Edge.NONE;
+
+    public VignetteTool(Easel easel) {
+        this.easel = easel;
+        this.numbers = new NumberFields(text -> easel.tell(Words.get("edge.notANumber", text)));
+        stops = new FineScale(
+                "edge-stops",
+                "edge.stops",
+                new FineScale.Reach(Edge.MOST_STOPS, STEP, Edge.MOST_STOPS),
+                new DegreeScale.Listener() {
+                    @Override
+                    public void moved(double value, boolean isHeld) {
+                        change(edge -> edge.withStops(value), isHeld);
+                    }
+
+                    @Override
+                    public void letGo() {
+                        easel.gestures().finish();
+                    }
+                });
+        TextField stopsNumber = numbers.add(
+                "edge-stops-number",
+                "edge.stops",
+                4,
+                () -> Words.number(shown.stops(), 2),
+                value -> set(edge -> edge.withStops(value)));
+        middle = numbers.add(
+                "edge-middle",
+                "edge.middle",
+                4,
+                () -> Words.get("desk.percent.value", Words.number(PERCENT * shown.middle(), 0)),
+                value -> set(edge -> edge.withMiddle(value / PERCENT)));
+        none = Parts.button("edge.none", () -> set(edge -> Edge.NONE), "small-button");
+        none.setId("edge-none");
+        none.setMinWidth(Region.USE_PREF_SIZE);
+        ScaleGrid grid = new ScaleGrid();
+        grid.add("edge.stops", stops, stopsNumber, "edge.middle", middle);
+        Label says = Parts.label(Words.get("edge.says"), "small", "quiet");
+        HBox foot = new HBox(5, says, Parts.spacer(), none);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox head = new HBox(3, part.head());
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox node = new VBox(5, head, grid, foot);
+        node.getStyleClass().add("desk-section");
+        node.setPrefWidth(TextSize.scaled(WIDTH));
+        part.with(node, TextSize.scaled(WIDTH));
+    }
+
+    private void change(UnaryOperator<Edge> change, boolean isHeld) {
+        easel.tracing().clear();
+        PhotoGestures gestures = easel.gestures().photo();
+        Preparation now = gestures.preparation();
+        gestures.prepare(Edit.Kind.EDGE, now.withEdge(change.apply(now.edge())), isHeld);
+    }
+
+    private void set(UnaryOperator<Edge> change) {
+        change(change, false);
+        easel.gestures().finish();
+    }
+
+    /** Its part of the desk. */
+    public DeskPart part() {
+        return part;
+    }
+
+    @Override
+    public void show(PhotoCrop crop) {
+        Edge edge = crop.photo().preparation().edge();
+        shown = edge;
+        stops.show(edge.stops());
+        middle.setDisable(edge.isNone());
+        none.setDisable(edge.equals(Edge.NONE));
+        numbers.show();
+    }
+
+    @Override
+    public void clear() {
+        shown = Edge.NONE;
+        stops.show(0);
+        numbers.clear();
+    }
+}

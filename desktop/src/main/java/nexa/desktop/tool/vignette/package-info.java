@@ -1,0 +1,2 @@
+/** The vignette that is wanted, whatever the lens made. */
+package nexa.desktop.tool.vignette;
