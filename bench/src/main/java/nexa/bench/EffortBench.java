@@ -26,7 +26,7 @@ import nexa.core.shoot.Shoot;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /**
  * The effort of a whole shoot, counted: with real input, every readable photo of the sample shoot is brought to every format.

@@ -22,8 +22,8 @@ import nexa.core.shape.Distortion;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shape.LensProfile;
-import nexa.store.LensData;
-import nexa.store.OwnLenses;
+import nexa.store.lens.LensData;
+import nexa.store.lens.OwnLenses;
 
 /**
  * Lenses of the open lens data, at random focal lengths and on random photos, held against that data's own library (Debian:

@@ -21,7 +21,7 @@ import nexa.core.shoot.Edit;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /**
  * What is done with a shoot of 10,000 photos at one go: how long the JavaFX thread works for each action, in its longest frame

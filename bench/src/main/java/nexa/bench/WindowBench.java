@@ -32,7 +32,7 @@ import nexa.desktop.shell.Shell;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.pictures.PictureLevel;
 import nexa.imaging.work.Urgency;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /**
  * The whole program on a shoot of 3,000 photos: how soon the first screen of thumbnails is there and what the heap holds;

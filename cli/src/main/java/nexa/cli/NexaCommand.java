@@ -7,7 +7,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import nexa.imaging.deliver.DeliveryProblem;
-import nexa.store.ShootProblem;
+import nexa.store.document.ShootProblem;
 import nexa.words.Words;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;

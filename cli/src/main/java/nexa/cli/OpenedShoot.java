@@ -12,9 +12,9 @@ import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.TextureReading;
-import nexa.store.ShootFolder;
-import nexa.store.ShootProblem;
-import nexa.store.UserData;
+import nexa.store.document.ShootProblem;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 
 /**
  * A shoot with what its photos say of themselves.

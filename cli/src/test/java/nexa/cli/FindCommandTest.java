@@ -13,8 +13,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import nexa.core.shoot.Photo;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -41,7 +42,7 @@ class FindCommandTest {
                 List.of("fern-0150.jpg", "fern-0153.jpg", "fern-0163.jpg", "fern-0171.jpg", "fern-0183.jpg")) {
             Files.copy(Path.of("..", "sample", "photos", name), folder.resolve(name));
         }
-        Files.writeString(folder.resolve(ShootFolder.DOCUMENT), DOCUMENT);
+        Files.writeString(folder.resolve(ShootDocument.NAME), DOCUMENT);
     }
 
     @AfterEach
@@ -81,7 +82,7 @@ class FindCommandTest {
         assertThat(hills.get("found").isNull() && hills.get("likely").isNull()).isTrue();
         assertThat(hills.get("uncertainty").isNull()).isTrue();
         assertThat(told.get("fern-0171.jpg").get("reason").asText()).isEqualTo("unreadable");
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+        assertThat(folder.resolve(ShootDocument.NAME)).hasContent(DOCUMENT);
     }
 
     @Test
@@ -130,6 +131,6 @@ class FindCommandTest {
             assertThat(window.isReadOnly()).isFalse();
             assertThat(find(NexaCommand.WRONG_USE, "--take")).isEmpty();
         }
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+        assertThat(folder.resolve(ShootDocument.NAME)).hasContent(DOCUMENT);
     }
 }

@@ -13,7 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
-import nexa.store.ShootFolder;
+import nexa.store.document.ShootDocument;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledOnOs;
@@ -67,7 +67,7 @@ class NexaCommandTest {
         assertThat(untouched.get("state").asText()).isEqualTo("untouched");
         assertThat(untouched.get("size")).hasToString("[1200.0,800.0]");
         assertThat(untouched.get("ppi").isNull()).isTrue();
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+        assertThat(folder.resolve(ShootDocument.NAME)).hasContent(DOCUMENT);
     }
 
     @Test
@@ -109,7 +109,7 @@ class NexaCommandTest {
     void aPhotoOfWhichNothingIsLeftKeepsItsNumbersAndTheOthersGo() throws Exception {
         String added = "\"trim\": [0.9, 0, 0, 0.9], \"perspective\": { \"swing\": 60, \"focal35\": 24 }, \"crops\"";
         document(DOCUMENT.replaceFirst("\"crops\"", added));
-        String before = Files.readString(folder.resolve(ShootFolder.DOCUMENT));
+        String before = Files.readString(folder.resolve(ShootDocument.NAME));
 
         assertThat(run("crops", folder.toString(), "--json")).isEqualTo(1);
         JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
@@ -129,7 +129,7 @@ class NexaCommandTest {
         assertThat(to.resolve("page")).isDirectoryContaining(file -> file.endsWith("über 🏺.jpg"));
         assertThat(to.resolve("page/a 1.jpg")).doesNotExist();
         assertThat(run("find", folder.toString(), "--what", "level", "--take")).isEqualTo(1);
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(before);
+        assertThat(folder.resolve(ShootDocument.NAME)).hasContent(before);
     }
 
     @Test
@@ -141,7 +141,7 @@ class NexaCommandTest {
         assertThat(findings.get(0))
                 .hasToString("{\"file\":\"a 1.jpg\",\"format\":\"page\",\"finding\":\"too-few-pixels\"}");
         assertThat(findings.get(1).get("finding").asText()).isEqualTo("untouched");
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).hasContent(DOCUMENT);
+        assertThat(folder.resolve(ShootDocument.NAME)).hasContent(DOCUMENT);
     }
 
     @Test
@@ -183,7 +183,7 @@ class NexaCommandTest {
     void aFolderWithoutADocumentHasTheStandardFormats() throws Exception {
         assertThat(run("crops", folder.toString(), "--json")).isZero();
         assertThat(out.toString(StandardCharsets.UTF_8)).contains("\"own\"", "\"free\"");
-        assertThat(folder.resolve(ShootFolder.DOCUMENT)).doesNotExist();
+        assertThat(folder.resolve(ShootDocument.NAME)).doesNotExist();
     }
 
     @Test
@@ -279,7 +279,7 @@ class NexaCommandTest {
     }
 
     private void document(String json) throws Exception {
-        Files.writeString(folder.resolve(ShootFolder.DOCUMENT), json);
+        Files.writeString(folder.resolve(ShootDocument.NAME), json);
     }
 
     private int run(String... arguments) {

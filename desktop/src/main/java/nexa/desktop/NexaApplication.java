@@ -15,7 +15,7 @@ import javafx.stage.Stage;
 import nexa.desktop.parts.TextSize;
 import nexa.desktop.shell.Shell;
 import nexa.imaging.pictures.PictureLibrary;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /**
  * The application. Arguments: {@code --sample=FOLDER}, the sample shoot's photos; then nothing for the welcome page,

@@ -6,7 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /** The sample shoot, worked on in a copy so that the sample itself never changes. */
 public final class SampleShoot {

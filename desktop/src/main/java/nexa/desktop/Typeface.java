@@ -6,7 +6,7 @@ import java.net.URL;
 import java.nio.file.Path;
 import java.util.Objects;
 import javafx.scene.text.Font;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 import org.kordamp.ikonli.feather.FeatherIkonHandler;
 
 /**

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
-import nexa.store.PhotoFiles;
+import nexa.store.shoot.PhotoFiles;
 
 /** Checksums of the photos of a folder. */
 final class Checksums {

@@ -8,9 +8,9 @@ import java.nio.file.Path;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.format.Format;
-import nexa.store.Preferences;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.user.Preferences;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -19,7 +19,7 @@ class FirstMinuteTest extends WindowTest {
     @BeforeEach
     void openNewFolder() throws Exception {
         Path folder = sampleOf("fern-0138.jpg", "fern-0139.jpg");
-        Files.delete(folder.resolve(ShootFolder.DOCUMENT));
+        Files.delete(folder.resolve(ShootDocument.NAME));
         open(folder);
     }
 

@@ -23,6 +23,15 @@ final class LayerRules {
             .resideInAnyPackage("nexa.core..", "java.lang..", "java.util..", "java.math..");
 
     @ArchTest
+    static final ArchRule filesKnowOnlyCore = noClasses()
+            .that()
+            .resideInAPackage("nexa.files..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "nexa.store..", "nexa.imaging..", "nexa.cli..", "nexa.desktop..", "javafx..", "com.fasterxml..");
+
+    @ArchTest
     static final ArchRule storeKnowsNoPicturesAndNoScreen = noClasses()
             .that()
             .resideInAPackage("nexa.store..")

@@ -32,6 +32,13 @@ final class PackageRules {
             Map.entry("shoot", Set.of("format", "geometry", "message", "shape")),
             Map.entry("series", Set.of("format", "geometry", "message", "shape", "shoot")));
 
+    private static final Map<String, Set<String>> STORE = Map.of(
+            "json", Set.of(),
+            "document", Set.of("json"),
+            "user", Set.of("json", "document"),
+            "lens", Set.of("document", "user"),
+            "shoot", Set.of("json", "document", "user", "lens"));
+
     private static final Map<String, Set<String>> IMAGING = Map.of(
             "work", Set.of(),
             "tone", Set.of("render"),
@@ -119,7 +126,7 @@ final class PackageRules {
 
     @ArchTest
     static void everyPackageUsesOnlyWhatItMay(JavaClasses all) {
-        Map.of("nexa.core", CORE, "nexa.imaging", IMAGING, "nexa.desktop", DESKTOP)
+        Map.of("nexa.core", CORE, "nexa.store", STORE, "nexa.imaging", IMAGING, "nexa.desktop", DESKTOP)
                 .forEach((module, packages) ->
                         packages.forEach((name, may) -> uses(module, name, may).check(all)));
     }
@@ -138,6 +145,7 @@ final class PackageRules {
     @ArchTest
     static void everyPackageIsListed(JavaClasses all) {
         assertThat(packagesOf(all, "nexa.core")).isEqualTo(CORE.keySet());
+        assertThat(packagesOf(all, "nexa.store")).isEqualTo(STORE.keySet());
         assertThat(packagesOf(all, "nexa.imaging")).isEqualTo(IMAGING.keySet());
         assertThat(packagesOf(all, "nexa.desktop")).isEqualTo(DESKTOP.keySet());
     }

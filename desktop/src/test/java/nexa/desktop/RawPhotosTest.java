@@ -17,7 +17,7 @@ import nexa.core.format.Going;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
-import nexa.store.ShootFolder;
+import nexa.store.document.ShootDocument;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -66,8 +66,8 @@ class RawPhotosTest extends WindowTest {
 
         choosePairs("two photos");
         waitFor(() -> read().equals(List.of(ALONE, RAW, JPEG)));
-        waitFor(() -> Files.exists(folder.resolve(ShootFolder.DOCUMENT))
-                && Files.readString(folder.resolve(ShootFolder.DOCUMENT)).contains("\"pairs\" : \"apart\""));
+        waitFor(() -> Files.exists(folder.resolve(ShootDocument.NAME))
+                && Files.readString(folder.resolve(ShootDocument.NAME)).contains("\"pairs\" : \"apart\""));
         interact(() -> session().edit(Edit.Kind.MARK, shoot -> shoot.with(JPEG, photo -> photo.withMark(Mark.SELECT))));
         choosePairs("one photo");
         waitFor(() -> read().equals(List.of(ALONE, JPEG)));

@@ -12,8 +12,9 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -100,7 +101,7 @@ class TroubleTest extends WindowTest {
 
     @Test
     void aDocumentCutInHalfIsToldAndLeftAsItIs() throws Exception {
-        Path document = Files.writeString(folder.resolve(ShootFolder.DOCUMENT), "{ \"nexa\": 1, \"photos\": [");
+        Path document = Files.writeString(folder.resolve(ShootDocument.NAME), "{ \"nexa\": 1, \"photos\": [");
         interact(() -> shell.open(List.of(folder)));
         waitFor(() -> words().stream().anyMatch(text -> text.contains("not whole")));
         assertThat(shell.session()).isEmpty();

@@ -24,8 +24,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import nexa.desktop.shell.Shell;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -72,7 +73,7 @@ class WindowKilledTest {
         UserData data = new UserData(temporary.resolve("data"));
         Files.copy(Path.of("..", "sample", "photos", PHOTO), folder.resolve(PHOTO));
         for (int kill = 0; kill < KILLS; kill++) {
-            Files.deleteIfExists(folder.resolve(ShootFolder.DOCUMENT));
+            Files.deleteIfExists(folder.resolve(ShootDocument.NAME));
             Files.deleteIfExists(folder.resolve(JOURNAL));
             List<Double> recorded = recordedUntilKilled(folder, data, 3 + kill % 3);
             assertThat(recorded).as("recorded before kill %d", kill).isSorted().doesNotHaveDuplicates();

@@ -30,8 +30,8 @@ import nexa.core.geometry.Crop;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
 import nexa.imaging.pictures.TextureReading;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -75,7 +75,7 @@ abstract class WindowTest extends ApplicationTest {
     /** The sample shoot with small photos. */
     Path sample() throws Exception {
         Path folder = new SampleShoot(SMALL, new UserData(temporary)).copied().get();
-        Files.copy(SAMPLE.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
+        Files.copy(SAMPLE.resolve(ShootDocument.NAME), folder.resolve(ShootDocument.NAME));
         return folder;
     }
 
@@ -85,7 +85,7 @@ abstract class WindowTest extends ApplicationTest {
         for (String photo : photos) {
             Files.copy(SAMPLE.resolve(photo), folder.resolve(photo));
         }
-        Files.copy(SAMPLE.resolve(ShootFolder.DOCUMENT), folder.resolve(ShootFolder.DOCUMENT));
+        Files.copy(SAMPLE.resolve(ShootDocument.NAME), folder.resolve(ShootDocument.NAME));
         return folder;
     }
 

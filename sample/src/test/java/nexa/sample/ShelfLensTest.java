@@ -21,7 +21,7 @@ import nexa.core.shape.Plane;
 import nexa.core.shoot.Photo;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.find.PhotoFinder;
-import nexa.store.LensData;
+import nexa.store.lens.LensData;
 import org.junit.jupiter.api.Test;
 
 /** The shelves that a lens bent come out straight by the made-up lens data of the sample. */

@@ -9,7 +9,7 @@ import javafx.stage.Stage;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.SampleShoot;
 import nexa.desktop.shell.Shell;
-import nexa.store.UserData;
+import nexa.store.user.UserData;
 
 /** The window on the sample shoot, of which pictures are taken. Arguments: the sample's photos, the folder of the pictures. */
 public final class ShotsApplication extends Application {

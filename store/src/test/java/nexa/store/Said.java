@@ -7,13 +7,13 @@ import java.util.function.Consumer;
 import nexa.words.Words;
 
 /** What is told, as people read it. */
-final class Said {
-    static final Words WORDS = new Words(Locale.ENGLISH);
+public final class Said {
+    public static final Words WORDS = new Words(Locale.ENGLISH);
 
     private Said() {}
 
     /** That something thrown tells this. */
-    static Consumer<Throwable> saying(String... parts) {
+    public static Consumer<Throwable> saying(String... parts) {
         return thrown -> assertThat(WORDS.say(thrown)).contains(parts);
     }
 }

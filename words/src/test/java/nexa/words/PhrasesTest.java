@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 /** Words for people are in the bundles: core, store and imaging tell reasons and values. */
 class PhrasesTest {
-    private static final List<String> WORDLESS = List.of("core", "store", "imaging");
+    private static final List<String> WORDLESS = List.of("core", "files", "store", "imaging");
     private static final Pattern TEXT = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
     private static final Pattern PHRASE = Pattern.compile("\\p{L}{2,}[,:;]? \\p{Ll}{2,}");
     /** What these say is for developers: they are never shown, or stand for what the system says. */
@@ -37,8 +37,9 @@ class PhrasesTest {
             "name too long");
 
     private static final Pattern KEY = Pattern.compile(
-            "(?:Message\\.of|new Rejected|new Refused|new PlainFile\\.Refused|misfit)\\(\\s*\"([^\"]+)\"");
-    private static final Pattern OTHER_KEY = Pattern.compile("\"((?:misfit|shoot|delivered)\\.\\w+)\"");
+            "(?:Message\\.of|new Rejected|new Refused|new RegularFile\\.Refused|misfit)\\(\\s*\"([^\"]+)\"");
+    private static final Pattern OTHER_KEY =
+            Pattern.compile("\"((?:misfit|shoot|delivered|destination|file)\\.\\w+)\"");
     private static final Pattern NAMED = Pattern.compile("Require\\.\\w+\\(\\s*\"(\\w+)\"");
 
     private static List<Path> sources() throws IOException {

@@ -1,22 +1,12 @@
 package nexa.core.find;
 
 /** Something that was found in a photo, or that nothing was. */
-public interface Found {
+public sealed interface Found extends Answer permits FoundLevel, FoundTrim, FoundSubject, FoundPerspective {
     /** Rises when anything is found another way: what was found before does not count then. */
     int FINDER = 2;
 
     /** From this confidence on something is sure. */
     double SURE = 0.5;
-
-    Certainty certainty();
-
-    /** What it was found by, or why there is nothing. */
-    Enum<?> reason();
-
-    /** Whether there is something to take or to offer. */
-    default boolean isSomething() {
-        return certainty() != Certainty.NOT_SURE;
-    }
 
     /** How sure something is that is there or not, by its confidence. */
     static Certainty certainty(boolean isThere, double confidence) {

@@ -2,8 +2,8 @@ package nexa.core.propose;
 
 import java.util.List;
 import java.util.Optional;
+import nexa.core.find.Answer;
 import nexa.core.find.Certainty;
-import nexa.core.find.Found;
 import nexa.core.geometry.Crop;
 import nexa.core.guide.GuideKind;
 
@@ -13,7 +13,7 @@ import nexa.core.guide.GuideKind;
  * @param crop in the photo's plane, inside what counts of it, of the ratio asked for
  * @param reasons what speaks for it, the strongest first, at least one
  */
-public record Proposal(Crop crop, List<Reason> reasons) implements Found {
+public record Proposal(Crop crop, List<Reason> reasons) implements Answer {
     public Proposal {
         reasons = List.copyOf(reasons);
     }

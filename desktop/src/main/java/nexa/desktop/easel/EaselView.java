@@ -23,8 +23,8 @@ import nexa.desktop.tool.EaselTool;
 import nexa.desktop.tool.PhotoActions;
 import nexa.desktop.tool.guide.EaselSettings;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.store.KeptFormats;
-import nexa.store.Preferences;
+import nexa.store.user.KeptFormats;
+import nexa.store.user.Preferences;
 
 /** The easel: one photo, large, with its crop in the format worked in, always live. */
 public final class EaselView extends View {

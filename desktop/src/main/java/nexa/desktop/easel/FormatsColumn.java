@@ -30,7 +30,7 @@ import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.store.KeptFormats;
+import nexa.store.user.KeptFormats;
 
 /** The formats, each with this photo's own crop in it, and which way the crop lies. */
 final class FormatsColumn {

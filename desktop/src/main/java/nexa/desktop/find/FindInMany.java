@@ -9,6 +9,8 @@ import java.util.function.Function;
 import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundPerspective;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.FoundTrim;
 import nexa.core.find.TakeFound;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.TakeProposals;
@@ -38,9 +40,11 @@ final class FindInMany {
         for (Photo photo : photos) {
             tickets.add(
                     switch (what) {
-                        case CROPS -> propose(photo);
+                        case LEVELS -> find(what, FoundLevel.class, photo);
+                        case BORDERS -> find(what, FoundTrim.class, photo);
                         case UPRIGHTS -> findUprights(photo);
-                        default -> find(what, what.type(), photo, some -> some);
+                        case SUBJECTS -> find(what, FoundSubject.class, photo);
+                        case CROPS -> propose(photo);
                     });
         }
         session.finding().saveSoon();
@@ -50,12 +54,17 @@ final class FindInMany {
     private Ticket findUprights(Photo photo) {
         OptionalDouble focal = FocalLength.known(
                 photo.preparation().perspective(), session.lenses().now().focalLength35(photo.file()));
-        return find(FindWhat.UPRIGHTS, FoundLevel.class, photo, level -> FoundPerspective.of(level, photo, focal));
+        boolean isDone = TakeFound.isDone(photo, FoundPerspective.class);
+        return find(
+                FindWhat.UPRIGHTS, FoundLevel.class, photo, isDone, level -> FoundPerspective.of(level, photo, focal));
+    }
+
+    private <T extends Found> Ticket find(FindWhat what, Class<T> type, Photo photo) {
+        return find(what, type, photo, TakeFound.isDone(photo, type), some -> some);
     }
 
     private <T extends Found> Ticket find(
-            FindWhat what, Class<T> looked, Photo photo, Function<T, ? extends Found> made) {
-        boolean isDone = TakeFound.isDone(photo, what.type());
+            FindWhat what, Class<T> looked, Photo photo, boolean isDone, Function<T, ? extends Found> made) {
         return session.finding().find(looked, photo, Urgency.IDLE, new Finding.Listener<T>() {
             @Override
             public void found(T some) {

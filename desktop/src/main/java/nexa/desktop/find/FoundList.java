@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.find.Found;
+import nexa.core.find.Answer;
 import nexa.core.shoot.Shoot;
 
 /** What was found in photos so far, and what of it is ticked. For one thread. */
@@ -95,8 +95,8 @@ final class FoundList {
     }
 
     /** What is taken of some files: all that is ticked, but of photos that look otherwise meanwhile. */
-    Map<String, Found> toTake(Collection<String> files, Shoot now) {
-        Map<String, Found> taken = new LinkedHashMap<>();
+    Map<String, Answer> toTake(Collection<String> files, Shoot now) {
+        Map<String, Answer> taken = new LinkedHashMap<>();
         for (String file : files) {
             get(file)
                     .filter(photo -> isTicked(file))

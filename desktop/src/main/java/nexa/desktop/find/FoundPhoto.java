@@ -1,8 +1,8 @@
 package nexa.desktop.find;
 
 import java.util.Optional;
+import nexa.core.find.Answer;
 import nexa.core.find.Certainty;
-import nexa.core.find.Found;
 import nexa.core.shoot.Photo;
 
 /**
@@ -13,7 +13,7 @@ import nexa.core.shoot.Photo;
  * @param found empty if it could not be read
  * @param isDone whether the photo had such a thing already
  */
-record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Found> found, boolean isDone) {
+record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, boolean isDone) {
 
     /** What photos are shown together, in this order. */
     enum Group {
@@ -46,7 +46,7 @@ record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Found> found, b
         if (found.isEmpty()) {
             return Group.UNREADABLE;
         }
-        Found some = found.get();
+        Answer some = found.get();
         if (!some.isSomething()) {
             return Group.valueOf(some.reason().name());
         }
@@ -58,7 +58,7 @@ record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Found> found, b
 
     /** Whether there is anything to take. */
     boolean canBeTaken() {
-        return found.filter(Found::isSomething).isPresent();
+        return found.filter(Answer::isSomething).isPresent();
     }
 
     /** Whether it is taken unless the photographer says otherwise. */

@@ -9,7 +9,7 @@ import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.Rectangle;
-import nexa.core.find.Found;
+import nexa.core.find.Answer;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundPerspective;
 import nexa.core.find.FoundSubject;
@@ -59,7 +59,7 @@ final class FoundPicture extends StackPane {
         hideRing();
         List<Segment> drawn = List.of();
         if (found.found().isPresent()) {
-            Found some = found.found().get();
+            Answer some = found.found().get();
             if (some instanceof FoundLevel level) {
                 drawn = level.lines().stream().map(LevelLine::segment).toList();
             } else if (some instanceof FoundTrim border && border.isSomething()) {

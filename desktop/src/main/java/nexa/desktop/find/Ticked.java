@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import nexa.core.find.Answer;
 import nexa.core.find.Found;
 import nexa.core.find.TakeFound;
 import nexa.core.message.EnumName;
@@ -20,13 +21,13 @@ import nexa.desktop.parts.Words;
  *
  * @param all by file, for each thing of which something is ticked
  */
-record Ticked(Map<FindWhat, Map<String, Found>> all) {
+record Ticked(Map<FindWhat, Map<String, Answer>> all) {
 
     /** What of some files is ticked in lists. */
     static Ticked of(Map<FindWhat, FoundList> lists, Collection<String> files, Shoot now) {
-        Map<FindWhat, Map<String, Found>> all = new EnumMap<>(FindWhat.class);
+        Map<FindWhat, Map<String, Answer>> all = new EnumMap<>(FindWhat.class);
         lists.forEach((what, list) -> {
-            Map<String, Found> ticked = list.toTake(files, now);
+            Map<String, Answer> ticked = list.toTake(files, now);
             if (!ticked.isEmpty()) {
                 all.put(what, ticked);
             }
@@ -71,7 +72,7 @@ record Ticked(Map<FindWhat, Map<String, Found>> all) {
             if (some instanceof Proposal proposal) {
                 crops.put(file, proposal);
             } else {
-                things.computeIfAbsent(file, any -> new ArrayList<>()).add(some);
+                things.computeIfAbsent(file, any -> new ArrayList<>()).add((Found) some);
             }
         }));
         return TakeProposals.of(TakeFound.of(shoot, things), format, crops);

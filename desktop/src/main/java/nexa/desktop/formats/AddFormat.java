@@ -26,7 +26,7 @@ import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.store.KeptFormats;
+import nexa.store.user.KeptFormats;
 
 /**
  * The menu that adds a format to the shoot: a common ratio, one that is typed, one kept earlier, or this crop's shape. One

@@ -31,7 +31,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.deliver.DeliveryPlan;
-import nexa.store.KeptFormats;
+import nexa.store.user.KeptFormats;
 
 /** Changes a format of the shoot: name, ratio, which way it lies, size. Every change is there at once and can be undone. */
 public final class FormatEditor extends VBox {

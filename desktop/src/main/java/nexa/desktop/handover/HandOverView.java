@@ -29,7 +29,7 @@ import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.work.Latest;
-import nexa.store.Preferences;
+import nexa.store.user.Preferences;
 
 /** Hand over: the delivery note, where it goes, and the delivery itself. */
 public final class HandOverView extends View {

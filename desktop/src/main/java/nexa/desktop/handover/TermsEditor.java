@@ -14,8 +14,8 @@ import javafx.scene.layout.VBox;
 import nexa.core.format.DeliveryTerms;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
-import nexa.store.KeptTerms;
-import nexa.store.Preferences;
+import nexa.store.user.KeptTerms;
+import nexa.store.user.Preferences;
 
 /** What goes with each file of a delivery; kept from one shoot to the next. */
 final class TermsEditor {

@@ -28,7 +28,7 @@ import nexa.desktop.session.Background;
 import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.work.Latest;
-import nexa.store.ReadLenses;
+import nexa.store.lens.ReadLenses;
 
 /** Puts the lenses of many photos right where they are known, and says before how many that are, and which are not. */
 public final class LensesPanel extends VBox {

@@ -15,7 +15,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.SplitRow;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.store.Preferences;
+import nexa.store.user.Preferences;
 
 /** What is lined up, and how: the format, wide or tall, the order, the guide over the crops. */
 final class LineUpTools {

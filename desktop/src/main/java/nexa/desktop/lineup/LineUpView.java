@@ -23,7 +23,7 @@ import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.work.Latest;
-import nexa.store.Preferences;
+import nexa.store.user.Preferences;
 
 /** The line-up: all crops of a format and orientation at one size under one guide, the furthest out of step first. */
 public final class LineUpView extends View {

@@ -3,7 +3,7 @@ package nexa.desktop.parts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import nexa.core.find.Found;
+import nexa.core.find.Answer;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundPerspective;
 import nexa.core.find.FoundSubject;
@@ -50,11 +50,11 @@ public final class FoundWords {
      * @param found empty if the photo could not be read
      * @param isDone whether the photo had such a thing already
      */
-    public static String found(Optional<? extends Found> found, Photo photo, boolean isDone) {
+    public static String found(Optional<? extends Answer> found, Photo photo, boolean isDone) {
         if (found.isEmpty() || !found.get().isSomething()) {
             return "";
         }
-        Found some = found.get();
+        Answer some = found.get();
         if (some instanceof FoundLevel level) {
             return turn(level, photo.angle(), isDone);
         }

@@ -11,8 +11,8 @@ import nexa.core.format.Format;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.store.ShootFolder;
-import nexa.store.ShootProblem;
+import nexa.store.document.ShootProblem;
+import nexa.store.shoot.ShootFolder;
 
 /** Records every edit and saves the shoot in the background; while more edits wait, only the last state is saved. */
 public final class Autosave {

@@ -23,8 +23,8 @@ import nexa.imaging.find.PhotoFinder;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
-import nexa.store.KeptFindings;
-import nexa.store.ShootFolder;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.KeptFindings;
 
 /** Finds levels, borders and subjects of a shoot's photos in the background; what was found before is known at once. */
 public final class Finding implements AutoCloseable {

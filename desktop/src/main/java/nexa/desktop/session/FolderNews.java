@@ -3,7 +3,7 @@ package nexa.desktop.session;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import nexa.store.FileStamp;
+import nexa.files.FileStamp;
 
 /**
  * What has happened to the photos in a folder between two looks at it.

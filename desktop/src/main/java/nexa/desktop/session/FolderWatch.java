@@ -10,8 +10,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import nexa.store.FileStamp;
-import nexa.store.PhotoFiles;
+import nexa.files.FileStamp;
+import nexa.store.shoot.PhotoFiles;
 
 /**
  * Looks at a shoot's folder again and again for photos that come, go or change. Looking works on every disk and share, where

@@ -9,10 +9,10 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.lens.OwnProfile;
 import nexa.imaging.facts.ShootReading;
-import nexa.store.LensData;
-import nexa.store.OwnLenses;
-import nexa.store.ReadLenses;
-import nexa.store.ShootProblem;
+import nexa.store.document.ShootProblem;
+import nexa.store.lens.LensData;
+import nexa.store.lens.OwnLenses;
+import nexa.store.lens.ReadLenses;
 
 /** The lenses that are known, and which of them took the photos of a shoot. They are read when they are first asked for. */
 public final class Lenses {

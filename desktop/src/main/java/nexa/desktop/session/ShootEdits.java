@@ -14,7 +14,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.History;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
-import nexa.store.ShootFolder;
+import nexa.store.shoot.ShootFolder;
 
 /**
  * Makes edits of what the photographer does: into the history, and saved at once in the background. A read-only shoot stays as

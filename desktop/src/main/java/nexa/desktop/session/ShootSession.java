@@ -30,7 +30,7 @@ import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.PixelMemory;
 import nexa.imaging.work.Latest;
 import nexa.imaging.work.WorkQueue;
-import nexa.store.ShootFolder;
+import nexa.store.shoot.ShootFolder;
 
 /**
  * A shoot being worked on. It holds the present state, which views observe and never copy; what the photographer does

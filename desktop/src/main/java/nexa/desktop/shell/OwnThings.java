@@ -1,9 +1,9 @@
 package nexa.desktop.shell;
 
 import java.util.Optional;
-import nexa.store.KeptFormats;
-import nexa.store.Preferences;
-import nexa.store.UserData;
+import nexa.store.user.KeptFormats;
+import nexa.store.user.Preferences;
+import nexa.store.user.UserData;
 
 /** What is the photographer's and not a shoot's: preferences and formats kept. Read once, off the JavaFX thread. */
 final class OwnThings {

@@ -23,9 +23,9 @@ import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.sheet.SheetView;
-import nexa.store.RecentShoots;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.RecentShoots;
+import nexa.store.user.UserData;
 
 /** What fills the window: the welcome page, or the top bar and one of the views of the shoot that is open. */
 public final class Shell extends StackPane {

@@ -9,8 +9,8 @@ import nexa.desktop.session.Autosave;
 import nexa.desktop.session.FolderChanges;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.facts.ShootReading;
-import nexa.store.ShootFolder;
-import nexa.store.ShootProblem;
+import nexa.store.document.ShootProblem;
+import nexa.store.shoot.ShootFolder;
 
 /** Says what there is to know of the shoot that is open: how it opened, what comes into its folder, how it is saved. */
 final class ShootNews implements Autosave.Listener {

@@ -11,10 +11,10 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.Words;
-import nexa.store.RecentShoots;
-import nexa.store.ShootFolder;
-import nexa.store.ShootProblem;
-import nexa.store.UserData;
+import nexa.store.document.ShootProblem;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.RecentShoots;
+import nexa.store.user.UserData;
 
 /**
  * Opens a folder, or the folder of a photo at that photo, in the background. One at a time: what is being opened already is not

@@ -10,7 +10,7 @@ import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import nexa.desktop.parts.Words;
-import nexa.store.PhotoFiles;
+import nexa.store.shoot.PhotoFiles;
 
 /** What the welcome page asks for. */
 final class WelcomeActions implements Welcome.Actions {

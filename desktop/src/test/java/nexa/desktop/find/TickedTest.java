@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import nexa.core.find.Found;
+import nexa.core.find.Answer;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.format.Format;
@@ -54,7 +54,7 @@ class TickedTest {
         }
     }
 
-    private void found(FindWhat what, String file, Found found, boolean isDone) {
+    private void found(FindWhat what, String file, Answer found, boolean isDone) {
         lists.get(what).add(new FoundPhoto(photo(file), what, Optional.of(found), isDone));
     }
 

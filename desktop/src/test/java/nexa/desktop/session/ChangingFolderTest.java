@@ -20,8 +20,9 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Trim;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.store.ShootFolder;
-import nexa.store.UserData;
+import nexa.store.document.ShootDocument;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -169,7 +170,7 @@ class ChangingFolderTest {
     void lookingAtAShootIsEnoughToKnowItsPhotosUnderOtherNames() throws Exception {
         turn("w1.png", 2);
         fixture.close();
-        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        Path document = folder.resolve(ShootDocument.NAME);
         String earlier =
                 Files.readString(document).replaceAll("(?s),?\\s*\"identity\"\\s*:\\s*(\\{[^}]*}|\"[^\"]*\")", "");
         assertThat(earlier).doesNotContain("identity");
@@ -186,7 +187,7 @@ class ChangingFolderTest {
     void whatWasSetAsideForARestoredDocumentIsTakenAtAWord() throws Exception {
         turn("w1.png", 2);
         fixture.close();
-        Path document = folder.resolve(ShootFolder.DOCUMENT);
+        Path document = folder.resolve(ShootDocument.NAME);
         String backup = Files.readString(document).replace("2.0", "5.0");
         // Nobody can take a lock that is a folder, so what is done now is kept apart.
         Path lock = folder.resolve(".nexa-shoot.lock");

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.attribute.FileTime;
 import java.util.Map;
 import java.util.Set;
-import nexa.store.FileStamp;
+import nexa.files.FileStamp;
 import org.junit.jupiter.api.Test;
 
 class FolderNewsTest {

@@ -7,9 +7,9 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javax.imageio.ImageIO;
-import nexa.store.ShootFolder;
-import nexa.store.ShootProblem;
-import nexa.store.UserData;
+import nexa.store.document.ShootProblem;
+import nexa.store.shoot.ShootFolder;
+import nexa.store.user.UserData;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 

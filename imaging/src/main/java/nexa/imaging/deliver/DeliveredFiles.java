@@ -6,21 +6,19 @@ import com.google.common.io.MoreFiles;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.format.DeliveredFile;
 import nexa.core.format.DeliveredLines;
-import nexa.core.message.Message;
-import nexa.core.message.Telling;
+import nexa.files.LineFile;
+import nexa.files.RegularFile;
+import nexa.files.TemporaryFile;
 
 /**
  * What was delivered into a folder before, and from where, so that finished files are recognised after a stop or a crash. A
@@ -62,11 +60,11 @@ final class DeliveredFiles {
      *
      * @param destination its real path
      * @param photos the real path of their folder
-     * @throws NotRegular if there is something of the list's name that is no regular file
+     * @throws RegularFile.Refused if there is something of the list's name that is no regular file
      */
     static DeliveredFiles in(Path destination, Path photos) throws IOException {
         Path list = destination.resolve(DeliveredFile.LIST);
-        requireRegularIfThere(list);
+        RegularFile.requireRegular(list, "destination.notRegular");
         return new DeliveredFiles(destination, source(destination, photos), read(list));
     }
 
@@ -77,30 +75,6 @@ final class DeliveredFiles {
         try (BufferedReader text = new BufferedReader(new InputStreamReader(
                 ByteStreams.limit(Files.newInputStream(list), DeliveredFile.LARGEST_LIST), StandardCharsets.UTF_8))) {
             return DeliveredLines.of(text.lines()::iterator);
-        }
-    }
-
-    /** What is said of something that cannot be written over. */
-    private static final class NotRegular extends IOException implements Telling {
-        private static final long serialVersionUID = 1L;
-
-        private final transient Message told;
-
-        NotRegular(Path file) {
-            super(file.toString());
-            this.told = Message.of("destination.notRegular", file);
-        }
-
-        @Override
-        public Message told() {
-            return told;
-        }
-    }
-
-    /** @throws NotRegular if there is something of a name of Nexa's own that is no regular file, a link for instance */
-    static void requireRegularIfThere(Path file) throws IOException {
-        if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-            throw new NotRegular(file);
         }
     }
 
@@ -206,7 +180,7 @@ final class DeliveredFiles {
      * @param name the name that was asked for
      * @param file where it goes
      */
-    DeliveredFile line(String name, Path file, String making, UnnamedFile written, PixelOrigin origin)
+    DeliveredFile line(String name, Path file, String making, TemporaryFile written, PixelOrigin origin)
             throws IOException {
         DeliveredFile.Contents contents = new DeliveredFile.Contents(
                 DeliveredFile.Phase.COMING,
@@ -227,28 +201,7 @@ final class DeliveredFiles {
     /** Notes a file that is about to get its name, or has it. */
     synchronized void note(DeliveredFile line) throws IOException {
         lines.add(line);
-        try (FileChannel list = FileChannel.open(
-                destination.resolve(DeliveredFile.LIST),
-                StandardOpenOption.CREATE,
-                StandardOpenOption.READ,
-                StandardOpenOption.WRITE,
-                LinkOption.NOFOLLOW_LINKS)) {
-            // A crash may have cut the last line off: this one begins anew all the same.
-            String start = endsCutOff(list) ? "\n" : "";
-            list.position(list.size());
-            ByteBuffer rest = StandardCharsets.UTF_8.encode(start + line.line() + "\n");
-            while (rest.hasRemaining()) {
-                list.write(rest);
-            }
-            if (!line.isDone()) {
-                // Without this line the file that comes would be somebody else's.
-                list.force(false);
-            }
-        }
-    }
-
-    private static boolean endsCutOff(FileChannel list) throws IOException {
-        ByteBuffer last = ByteBuffer.allocate(1);
-        return list.size() > 0 && list.read(last, list.size() - 1) == 1 && last.get(0) != '\n';
+        // Without a line on disk the file that comes would be somebody else's.
+        LineFile.add(destination.resolve(DeliveredFile.LIST), line.line(), !line.isDone());
     }
 }

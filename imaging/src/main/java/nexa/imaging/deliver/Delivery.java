@@ -22,6 +22,7 @@ import nexa.core.message.Message;
 import nexa.core.message.Telling;
 import nexa.core.series.RawPairs;
 import nexa.core.shoot.Photo;
+import nexa.files.LockFile;
 import nexa.imaging.decode.Memory;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
@@ -172,7 +173,7 @@ public final class Delivery {
     }
 
     /** The destination's lock, or none where waiting for it was given up. */
-    private record Closing(Optional<DestinationLock> lock) implements AutoCloseable {
+    private record Closing(Optional<LockFile> lock) implements AutoCloseable {
         boolean isGivenUp() {
             return lock.isEmpty();
         }
@@ -180,7 +181,7 @@ public final class Delivery {
         @Override
         public void close() throws IOException {
             if (lock.isPresent()) {
-                lock.get().close();
+                lock.get().delete();
             }
         }
     }

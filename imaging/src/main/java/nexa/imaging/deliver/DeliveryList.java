@@ -17,6 +17,7 @@ import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
 import nexa.core.series.FillPlan;
 import nexa.core.series.Passing;
+import nexa.files.TemporaryFile;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -64,11 +65,11 @@ final class DeliveryList {
      */
     static void write(Path destination, List<Line> lines, DeliveredFiles delivered) throws IOException {
         byte[] contents = text(lines).getBytes(StandardCharsets.UTF_8);
-        try (UnnamedFile written = UnnamedFile.in(destination, contents)) {
+        try (TemporaryFile written = TemporaryFile.toDeliver(destination, contents)) {
             Path list = place(destination, delivered);
             DeliveredFile line = delivered.line(NAME, list, digest(contents), written, PixelOrigin.UNKNOWN);
             delivered.note(line);
-            written.replace(list);
+            written.replaceAnyway(list);
             delivered.note(line.at(DeliveredFile.Phase.DONE));
         }
     }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import nexa.core.format.DeliveredFile;
+import nexa.files.TemporaryFile;
 
 /** Writes the files of a delivery. Anything that is there and not known as delivered is never replaced, a source photo least. */
 final class FileWriting {
@@ -42,7 +43,7 @@ final class FileWriting {
                 .filter(Files::isDirectory)
                 .collect(Collectors.toSet());
         for (Path folder : folders) {
-            try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, ".nexa-*.part")) {
+            try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, TemporaryFile.PATTERN_OF_DELIVERED)) {
                 for (Path file : left) {
                     if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
                         Files.deleteIfExists(file);
@@ -61,12 +62,12 @@ final class FileWriting {
     Path write(String name, String making, byte[] bytes, PixelOrigin origin) throws IOException {
         Path target = destination.resolve(name);
         Files.createDirectories(target.getParent());
-        try (UnnamedFile written = UnnamedFile.in(target.getParent(), bytes)) {
+        try (TemporaryFile written = TemporaryFile.toDeliver(target.getParent(), bytes)) {
             Optional<Path> earlier = delivered.own(name, making).map(DeliveredFiles.Delivered::path);
             if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
                 DeliveredFile line = delivered.line(name, earlier.get(), making, written, origin);
                 delivered.note(line);
-                written.replace(earlier.get());
+                written.replaceAnyway(earlier.get());
                 delivered.note(line.at(DeliveredFile.Phase.DONE));
                 return earlier.get();
             }
@@ -81,7 +82,7 @@ final class FileWriting {
     }
 
     /** Gives a finished file its name; where that is taken, by a source photo or anything else, a numbered one. */
-    private Path moveToFreeName(String asked, String making, UnnamedFile written, PixelOrigin origin, Path target)
+    private Path moveToFreeName(String asked, String making, TemporaryFile written, PixelOrigin origin, Path target)
             throws IOException {
         String name = target.getFileName().toString();
         int dot = name.lastIndexOf('.');

@@ -1,13 +1,10 @@
 package nexa.imaging.facts;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.BasicFileAttributes;
-import java.nio.file.attribute.FileTime;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import nexa.files.FileStamp;
 import nexa.imaging.decode.PhotoFile;
 import nexa.imaging.decode.PhotoProblem;
 
@@ -18,9 +15,7 @@ import nexa.imaging.decode.PhotoProblem;
  * <p>May be used by several threads at once.
  */
 public final class PhotoFolder {
-    private record Stamp(long bytes, FileTime time) {}
-
-    private record Known(Stamp stamp, PhotoFacts facts) {}
+    private record Known(FileStamp stamp, PhotoFacts facts) {}
 
     private final Path path;
     private final Map<String, Known> known = new ConcurrentHashMap<>();
@@ -51,7 +46,7 @@ public final class PhotoFolder {
      */
     public PhotoFacts facts(String name) throws PhotoProblem {
         Path file = file(name);
-        Optional<Stamp> now = stamp(file);
+        Optional<FileStamp> now = FileStamp.of(file);
         Optional<PhotoFacts> before = Optional.ofNullable(known.get(name))
                 .filter(one -> now.equals(Optional.of(one.stamp())))
                 .map(Known::facts);
@@ -60,22 +55,12 @@ public final class PhotoFolder {
         }
         PhotoFacts read = PhotoFacts.read(file);
         // What was read while the file changed may be of neither state.
-        now.filter(stamp -> now.equals(stamp(file))).ifPresent(stamp -> known.put(name, new Known(stamp, read)));
+        now.filter(stamp -> now.equals(FileStamp.of(file))).ifPresent(stamp -> known.put(name, new Known(stamp, read)));
         return read;
     }
 
     /** Forgets what a photo says: it is to be read again, though its file may be the same. */
     public void forget(String name) {
         known.remove(name);
-    }
-
-    private static Optional<Stamp> stamp(Path file) {
-        try {
-            BasicFileAttributes now = Files.readAttributes(file, BasicFileAttributes.class);
-            return Optional.of(new Stamp(now.size(), now.lastModifiedTime()));
-        } catch (IOException e) {
-            // Reading it tells what is wrong.
-            return Optional.empty();
-        }
     }
 }

@@ -19,7 +19,7 @@ import nexa.core.guide.Guide;
 import nexa.core.guide.GuideKind;
 import nexa.core.guide.Way;
 import nexa.desktop.stage.MatKind;
-import nexa.store.Preferences;
+import nexa.store.user.Preferences;
 
 /** How the photographer likes the easel: guides, mat, surround, what holds still. Kept from one run to the next. */
 public final class EaselSettings {
