@@ -3,16 +3,15 @@ package nexa.desktop;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import nexa.desktop.parts.TextSize;
+import nexa.desktop.session.Background;
 import nexa.desktop.shell.Shell;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.store.user.UserData;
@@ -50,7 +49,7 @@ public final class NexaApplication extends Application {
         shell = open(
                 stage,
                 userData,
-                sample.map(shoot -> shoot::copied),
+                sample.map(shoot -> shoot::copy),
                 folder -> getHostServices().showDocument(folder.toUri().toString()));
         List<Path> paths = given.getUnnamed().stream()
                 .filter(argument -> !argument.startsWith("--"))
@@ -58,7 +57,7 @@ public final class NexaApplication extends Application {
                 .toList();
         stage.show();
         if (sample.isPresent() && given.getUnnamed().contains("--demo")) {
-            sample.get().copied().thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))));
+            shell.openSample();
         } else {
             shell.open(paths);
         }
@@ -67,17 +66,16 @@ public final class NexaApplication extends Application {
     /**
      * Fills a stage with the application, without showing it yet.
      *
+     * @param sample makes the sample shoot's folder ready, if there is a sample; not on the JavaFX thread
      * @param openFolder shows a folder outside of this program
      */
     public static Shell open(
-            Stage stage,
-            UserData userData,
-            Optional<Supplier<CompletableFuture<Path>>> sample,
-            Consumer<Path> openFolder) {
-        PictureLibrary.warmUp();
+            Stage stage, UserData userData, Optional<Supplier<Path>> sample, Consumer<Path> openFolder) {
+        Background background = new Background();
+        PictureLibrary.warmUp(background.workers());
         setUserAgentStylesheet(Theme.stylesheet());
         Typeface.load(userData);
-        Shell shell = new Shell(stage, userData, sample, openFolder);
+        Shell shell = new Shell(stage, userData, background, sample, openFolder);
         stage.setOnCloseRequest(event -> {
             if (!shell.mayClose()) {
                 event.consume();

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import nexa.store.user.UserData;
 
@@ -18,21 +17,24 @@ public final class SampleShoot {
         this.folder = userData.sample();
     }
 
-    /** Its folder, once what was not there yet is copied. */
-    public CompletableFuture<Path> copied() {
-        return CompletableFuture.supplyAsync(() -> {
-            try (Stream<Path> files = Files.list(photos)) {
-                Files.createDirectories(folder);
-                for (Path file : files.filter(Files::isRegularFile).toList()) {
-                    Path copy = folder.resolve(file.getFileName().toString());
-                    if (!Files.exists(copy)) {
-                        Files.copy(file, copy);
-                    }
+    /**
+     * Copies what is not there yet. Not for the JavaFX thread.
+     *
+     * @return its folder
+     * @throws UncheckedIOException if that cannot be
+     */
+    public Path copy() {
+        try (Stream<Path> files = Files.list(photos)) {
+            Files.createDirectories(folder);
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Path copy = folder.resolve(file.getFileName().toString());
+                if (!Files.exists(copy)) {
+                    Files.copy(file, copy);
                 }
-                return folder;
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
             }
-        });
+            return folder;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

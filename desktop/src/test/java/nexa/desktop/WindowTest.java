@@ -74,7 +74,7 @@ abstract class WindowTest extends ApplicationTest {
 
     /** The sample shoot with small photos. */
     Path sample() throws Exception {
-        Path folder = new SampleShoot(SMALL, new UserData(temporary)).copied().get();
+        Path folder = new SampleShoot(SMALL, new UserData(temporary)).copy();
         Files.copy(SAMPLE.resolve(ShootDocument.NAME), folder.resolve(ShootDocument.NAME));
         return folder;
     }

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.stage.Stage;
 import nexa.desktop.NexaApplication;
 import nexa.desktop.SampleShoot;
@@ -20,11 +19,9 @@ public final class ShotsApplication extends Application {
         List<String> given = getParameters().getRaw();
         UserData userData = UserData.ofThisUser();
         SampleShoot sample = new SampleShoot(Path.of(given.get(0)), userData);
-        shell = NexaApplication.open(stage, userData, Optional.of(sample::copied), folder -> {});
+        shell = NexaApplication.open(stage, userData, Optional.of(sample::copy), folder -> {});
         stage.show();
-        sample.copied()
-                .thenAccept(folder -> Platform.runLater(() -> shell.open(List.of(folder))
-                        .thenRun(() -> new Screenshots(stage, shell, Path.of(given.get(1))).take())));
+        shell.open(List.of(sample.copy())).thenRun(() -> new Screenshots(stage, shell, Path.of(given.get(1))).take());
     }
 
     @Override

@@ -1,6 +1,7 @@
 package nexa.core.series;
 
 import java.util.EnumSet;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.shoot.Placement;
 
@@ -21,6 +22,15 @@ public enum NeedsLook {
 
     /** All there is to say of a crop. */
     public static Set<NeedsLook> of(Crops crops, PhotoCrop crop) {
+        return of(crop, follows(crop) ? StepFromLead.of(crops, crop.photo(), crop.format()) : Optional.empty());
+    }
+
+    private static boolean follows(PhotoCrop crop) {
+        return crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
+    }
+
+    /** As {@link #of(Crops, PhotoCrop)}, with how near it is to its lead. */
+    static Set<NeedsLook> of(PhotoCrop crop, Optional<StepFromLead> step) {
         Set<NeedsLook> looks = EnumSet.noneOf(NeedsLook.class);
         if (crop.isLimited()) {
             looks.add(LIMITED);
@@ -34,11 +44,8 @@ public enum NeedsLook {
         if (crop.passing().filter(passing -> passing != Passing.PASSES).isPresent()) {
             looks.add(FILL_SHOWS);
         }
-        boolean follows = crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
-        if (follows
-                && StepFromLead.of(crops, crop.photo(), crop.format())
-                        .map(StepFromLead::isOut)
-                        .orElse(false)) {
+        boolean follows = follows(crop);
+        if (follows && step.map(StepFromLead::isOut).orElse(false)) {
             looks.add(OUT_OF_STEP);
         }
         if (follows && !crop.isDone()) {

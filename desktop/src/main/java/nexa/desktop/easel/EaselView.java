@@ -101,7 +101,7 @@ public final class EaselView extends View {
 
     private void listen() {
         subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.standingProperty(), this::tellStanding);
+        subscriptions.listen(session.workedOutProperty(), this::tellStanding);
         subscriptions.listen(session.formatProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.lenses().readProperty(), this::refresh);
@@ -164,7 +164,7 @@ public final class EaselView extends View {
     }
 
     private void tellStanding() {
-        Standing now = session.standingProperty().get();
+        Standing now = session.workedOutProperty().get().standing();
         standing.set(
                 Words.get("easel.standing", now.done(session.formatProperty().get()), now.ready()));
     }

@@ -20,7 +20,6 @@ import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Background;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootNow;
@@ -44,8 +43,8 @@ public final class HandOverView extends View {
     private final TermsEditor terms;
     private final Button deliver;
     private Path to;
-    private final Latest<Integer> counting = Background.latest(this::tellCount);
-    private final Latest<Foreseen> foreseeing = Background.latest(this::show);
+    private final Latest<Integer> counting;
+    private final Latest<Foreseen> foreseeing;
 
     /**
      * Hand over of a shoot.
@@ -61,6 +60,8 @@ public final class HandOverView extends View {
             Consumer<String> go) {
         super("handover");
         this.session = session;
+        this.foreseeing = session.background().latest(this::show);
+        this.counting = session.background().latest(this::tellCount);
         this.deliveries = deliveries;
         this.go = go;
         this.which = new WhichPhotos(session, this::refresh);
@@ -133,13 +134,13 @@ public final class HandOverView extends View {
     }
 
     private void refresh() {
+        if (node.getScene() == null) {
+            return;
+        }
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
         DeliveryPlan.Choice choice = which.choice();
         counting.ask(() -> DeliveryPlan.count(shoot, reading, choice));
-        if (node.getScene() == null) {
-            return;
-        }
         which.show();
         destination.show(to);
         ShootNow now = session.now();

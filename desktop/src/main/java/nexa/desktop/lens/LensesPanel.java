@@ -24,7 +24,6 @@ import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Background;
 import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.work.Latest;
@@ -47,7 +46,7 @@ public final class LensesPanel extends VBox {
     private final ShootSession session;
     private final Runnable close;
     private final Choices<Whom> whom;
-    private final Latest<Known> looking = Background.latest(this::show);
+    private final Latest<Known> looking;
     private final VBox known = new VBox(4);
     private final Label unknown = Parts.label("", "quiet");
     private final LensSource source = new LensSource();
@@ -63,6 +62,7 @@ public final class LensesPanel extends VBox {
 
     private LensesPanel(ShootSession session, Runnable close) {
         this.session = session;
+        this.looking = session.background().latest(this::show);
         this.close = close;
         getStyleClass().add("carry-panel");
         setSpacing(12);

@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import nexa.core.series.CropTable;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.picture.Thumb;
@@ -23,7 +24,7 @@ final class Flick extends StackPane {
     private final Thumb thumb;
     private final Label name = Parts.label("");
     private final Timeline timeline = new Timeline(new KeyFrame(EACH, event -> step(1)));
-    private List<LineUp.Entry> entries = List.of();
+    private List<CropTable.Row> entries = List.of();
     private int here;
 
     /** @param onView hears what is on view */
@@ -38,12 +39,12 @@ final class Flick extends StackPane {
         timeline.setCycleCount(Animation.INDEFINITE);
     }
 
-    void begin(List<LineUp.Entry> newEntries, String from) {
+    void begin(List<CropTable.Row> newEntries, String from) {
         if (newEntries.isEmpty() || isVisible()) {
             return;
         }
         entries = newEntries;
-        here = Math.max(0, entries.stream().map(LineUp.Entry::file).toList().indexOf(from));
+        here = Math.max(0, entries.stream().map(CropTable.Row::file).toList().indexOf(from));
         setVisible(true);
         step(0);
         timeline.playFromStart();
@@ -52,7 +53,7 @@ final class Flick extends StackPane {
     /** Goes on by hand. */
     void step(int places) {
         here = Math.floorMod(here + places, entries.size());
-        LineUp.Entry entry = entries.get(here);
+        CropTable.Row entry = entries.get(here);
         thumb.show(entry.crop(), getWidth() - 2 * MARGIN, getHeight() - 2 * MARGIN);
         name.setText(PhotoNames.base(entry.file()));
         onView.see(entry.crop(), Math.max(thumb.getMaxWidth(), thumb.getMaxHeight()));

@@ -18,6 +18,7 @@ import javafx.scene.shape.Rectangle;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.guide.Guide;
+import nexa.core.series.CropTable;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
@@ -57,7 +58,7 @@ final class LineUpCell extends VBox {
     private final StackPane frame;
     private final Label name = Parts.name("small");
     private final Label word = Parts.label("", "small");
-    private Optional<LineUp.Entry> shown = Optional.empty();
+    private Optional<CropTable.Row> shown = Optional.empty();
     private Size size = new Size(1, 1);
     private Point grip = Point.ORIGIN;
 
@@ -114,7 +115,7 @@ final class LineUpCell extends VBox {
         }
     }
 
-    void show(LineUp.Entry entry, double width, Guide guide, boolean isCurrent) {
+    void show(CropTable.Row entry, double width, Guide guide, boolean isCurrent) {
         boolean isNews = shown.isEmpty() || !shown.get().crop().equals(entry.crop()) || size.width() != width;
         shown = Optional.of(entry);
         PhotoCrop crop = entry.crop();
@@ -152,7 +153,7 @@ final class LineUpCell extends VBox {
         });
     }
 
-    private static String words(LineUp.Entry entry) {
+    private static String words(CropTable.Row entry) {
         if (entry.follows()) {
             String step = entry.step().map(StepWords::of).orElse("");
             boolean isPlain = !entry.isOut() && entry.crop().isLimited();
@@ -161,7 +162,7 @@ final class LineUpCell extends VBox {
         return Words.of("state", entry.crop().state());
     }
 
-    private static String style(LineUp.Entry entry) {
+    private static String style(CropTable.Row entry) {
         if (entry.isOut()) {
             return "look";
         }

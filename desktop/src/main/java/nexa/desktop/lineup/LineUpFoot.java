@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
+import nexa.core.series.CropTable;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
@@ -115,7 +116,7 @@ final class LineUpFoot {
     List<String> right(LineUp lineUp) {
         return lineUp.entries().stream()
                 .filter(entry -> entry.isIn() && !entry.crop().isDone() && onView.has(entry.crop()))
-                .map(LineUp.Entry::file)
+                .map(CropTable.Row::file)
                 .toList();
     }
 
@@ -132,13 +133,13 @@ final class LineUpFoot {
                 .limit(LISTED)
                 .forEach(entry -> outList.getChildren().add(outEntry(entry)));
         if (lineUp.out().isEmpty()) {
-            boolean follows = lineUp.entries().stream().anyMatch(LineUp.Entry::follows);
+            boolean follows = lineUp.entries().stream().anyMatch(CropTable.Row::follows);
             outList.getChildren()
                     .add(Parts.label(Words.get(follows ? "lineup.allIn" : "lineup.none"), "small", "quiet"));
         }
     }
 
-    private Button outEntry(LineUp.Entry entry) {
+    private Button outEntry(CropTable.Row entry) {
         Button button = new Button(
                 PhotoNames.base(entry.file()) + "  " + StepWords.of(entry.step().orElseThrow()));
         button.getStyleClass().addAll("flat", "look-entry");
@@ -148,10 +149,10 @@ final class LineUpFoot {
         return button;
     }
 
-    private void showHere(Optional<LineUp.Entry> here) {
-        Parts.setName(hereName, here.map(LineUp.Entry::file).orElse(""));
-        hereWords.setText(here.filter(LineUp.Entry::follows)
-                .flatMap(LineUp.Entry::step)
+    private void showHere(Optional<CropTable.Row> here) {
+        Parts.setName(hereName, here.map(CropTable.Row::file).orElse(""));
+        hereWords.setText(here.filter(CropTable.Row::follows)
+                .flatMap(CropTable.Row::step)
                 .map(StepWords::of)
                 .orElse(""));
         boolean canBring = here.map(entry -> entry.step().isPresent()
@@ -159,6 +160,6 @@ final class LineUpFoot {
                         && entry.crop().state() != PhotoCrop.State.LEAD)
                 .orElse(false);
         bring.setDisable(!canBring);
-        leave.setDisable(!here.map(LineUp.Entry::isOut).orElse(false));
+        leave.setDisable(!here.map(CropTable.Row::isOut).orElse(false));
     }
 }

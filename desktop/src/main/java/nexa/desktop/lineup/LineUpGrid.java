@@ -14,6 +14,7 @@ import nexa.core.crop.Tighten;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.guide.Guide;
+import nexa.core.series.CropTable;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
@@ -161,19 +162,18 @@ final class LineUpGrid {
     }
 
     /** A crop as it is now, or as the draft has it: what all of them come to is known a little later. */
-    private Optional<LineUp.Entry> entry(String file) {
+    private Optional<CropTable.Row> entry(String file) {
         if (gesture.isBusy() && drafted.isPresent()) {
             Drafted now = drafted.get();
             return now.shoot()
                     .find(file)
                     .filter(session::isReady)
-                    .map(photo -> LineUp.entry(now.crops(), photo, session.format(), seen.known()));
+                    .map(photo -> CropTable.Row.of(now.crops(), photo, session.format(), seen.known()));
         }
         return session.shoot()
                 .find(file)
                 .filter(session::isReady)
-                .map(photo -> new LineUp.Entry(
-                        session.crop(photo, session.format()), session.step(photo, session.format(), seen.known())));
+                .map(photo -> session.row(photo, session.format(), seen.known()));
     }
 
     /** What the hand does in a cell. */
@@ -208,7 +208,7 @@ final class LineUpGrid {
 
         @Override
         public void letGo() {
-            finish();
+            gesture.letGo();
         }
     }
 

@@ -19,9 +19,8 @@ import nexa.core.shoot.Subject;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.series.PhotoEdits;
-import nexa.desktop.session.Background;
-import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.Latest;
 import nexa.store.user.Preferences;
 
@@ -41,7 +40,7 @@ public final class LineUpView extends View {
     private final OnView onView = new OnView(viewed::playFromStart);
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = LineUp.EMPTY;
-    private final Latest<LineUp> liningUp = Background.latest(this::show);
+    private final Latest<LineUp> liningUp;
 
     /**
      * The line-up of a shoot.
@@ -51,6 +50,7 @@ public final class LineUpView extends View {
     public LineUpView(ShootSession session, Preferences preferences, Runnable openEasel) {
         super("lineup");
         this.session = session;
+        this.liningUp = session.background().latest(this::show);
         this.openEasel = openEasel;
         this.tools = new LineUpTools(session, preferences, new Choices());
         viewed.setOnFinished(event -> showRight());
@@ -61,10 +61,9 @@ public final class LineUpView extends View {
         node.setTop(tools.node());
         node.setCenter(new StackPane(grid.node(), flick));
         node.setBottom(foot.node());
-        subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.readingProperty(), this::refresh);
-        subscriptions.listen(session.formatProperty(), this::refresh);
-        subscriptions.listen(session.standingProperty(), this::tellStanding);
+        subscriptions.listen(session.shootProperty(), grid::refresh);
+        subscriptions.listen(session.workedOutProperty(), this::refresh);
+        subscriptions.listen(session.workedOutProperty(), this::tellStanding);
         subscriptions.listen(session.photoProperty(), this::refreshHere);
         subscriptions.listen(grid.widthProperty(), this::refresh);
         tellStanding();
@@ -177,12 +176,12 @@ public final class LineUpView extends View {
         if (node.getScene() == null) {
             return;
         }
-        ShootNow now = session.now();
+        WorkedOut known = session.workedOutProperty().get();
         Orientation lying = orientation;
         boolean sorts = tools.sorts();
         Map<String, Subject> sighted = seen.known();
-        liningUp.ask(() -> LineUp.of(now, lying, sorts, sighted));
-        seen.look(now.photos());
+        liningUp.ask(() -> LineUp.of(known, lying, sorts, sighted));
+        seen.look(known.now().photos());
         grid.refresh();
     }
 
@@ -210,8 +209,8 @@ public final class LineUpView extends View {
     }
 
     private void tellStanding() {
-        standing.set(
-                Words.get("lineup.standing", session.standingProperty().get().outOfStep()));
+        standing.set(Words.get(
+                "lineup.standing", session.workedOutProperty().get().standing().outOfStep()));
     }
 
     @Override

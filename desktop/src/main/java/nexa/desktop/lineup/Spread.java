@@ -12,6 +12,7 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import nexa.core.format.Format;
+import nexa.core.series.CropTable;
 import nexa.core.series.StepFromLead;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
@@ -36,7 +37,7 @@ final class Spread extends Pane {
         setPrefSize(LABEL + WIDTH + 10, 3 * ROW + 4);
     }
 
-    void show(List<LineUp.Entry> entries, Format.Tolerance tolerance, String current) {
+    void show(List<CropTable.Row> entries, Format.Tolerance tolerance, String current) {
         getChildren().clear();
         row(0, "lineup.height", entries, step -> step.off().y() / tolerance.position(), current);
         row(1, "lineup.tightness", entries, step -> step.tightness() / tolerance.tightness(), current);
@@ -44,7 +45,7 @@ final class Spread extends Pane {
     }
 
     private void row(
-            int row, String key, List<LineUp.Entry> entries, ToDoubleFunction<StepFromLead> measure, String current) {
+            int row, String key, List<CropTable.Row> entries, ToDoubleFunction<StepFromLead> measure, String current) {
         double y = row * ROW + ROW / 2;
         Label label = Parts.label(Words.get(key), "small", "quiet");
         label.relocate(0, y - 9);
@@ -56,8 +57,8 @@ final class Spread extends Pane {
         line.getStyleClass().add("spread-line");
         getChildren().addAll(label, band, line);
         // Crops that lie at the same place share a dot: thousands of dots on one another would show no more.
-        Map<Long, LineUp.Entry> dots = new LinkedHashMap<>();
-        for (LineUp.Entry entry : entries) {
+        Map<Long, CropTable.Row> dots = new LinkedHashMap<>();
+        for (CropTable.Row entry : entries) {
             if (entry.follows() && entry.step().isPresent()) {
                 double value = measure.applyAsDouble(entry.step().get());
                 long place = Math.round(unit * Doubles.constrainToRange(value, -REACH, REACH));
@@ -68,7 +69,8 @@ final class Spread extends Pane {
         dots.forEach((place, entry) -> getChildren().add(dot(middle + place, y, entry, measure, current)));
     }
 
-    private Circle dot(double x, double y, LineUp.Entry entry, ToDoubleFunction<StepFromLead> measure, String current) {
+    private Circle dot(
+            double x, double y, CropTable.Row entry, ToDoubleFunction<StepFromLead> measure, String current) {
         Circle dot = new Circle(x, y, DOT);
         dot.getStyleClass().add("spread-dot");
         double value = measure.applyAsDouble(entry.step().orElseThrow());

@@ -34,7 +34,6 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
-import nexa.desktop.session.Background;
 import nexa.desktop.session.ShootSession;
 import nexa.imaging.work.Latest;
 
@@ -60,7 +59,7 @@ public final class CarryPanel extends VBox {
     private final Photo lead;
     private final Format format;
     private final Runnable close;
-    private final Latest<Preview> previews = Background.latest(this::show);
+    private final Latest<Preview> previews;
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
     private final GivenAlong along;
@@ -81,6 +80,7 @@ public final class CarryPanel extends VBox {
     /** @param lead the photo whose crop is carried */
     private CarryPanel(ShootSession session, Photo lead, Overlays overlays) {
         this.session = session;
+        this.previews = session.background().latest(this::show);
         this.lead = lead;
         this.format = session.format();
         this.close = overlays::close;

@@ -6,14 +6,13 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.series.RawPairs;
 import nexa.core.series.Renamed;
+import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
@@ -26,17 +25,12 @@ public final class FolderChanges {
     private final Selection selection;
     private final Turns turns;
     private final ShootEdits edits;
-    private final Consumer<UnaryOperator<Shoot>> rename;
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
-    private final Latest<Map<String, String>> seeking = Background.latest(renamed::set);
+    private final Latest<Map<String, String>> seeking;
     private final FolderWatch watch;
 
-    /**
-     * Looks at the folder from now on.
-     *
-     * @param rename makes an edit of taking photos along to other names
-     */
+    /** Looks at the folder from now on. */
     FolderChanges(
             Path folder,
             ReadOnlyObjectWrapper<Shoot> shoot,
@@ -44,13 +38,13 @@ public final class FolderChanges {
             Selection selection,
             Turns turns,
             ShootEdits edits,
-            Consumer<UnaryOperator<Shoot>> rename) {
+            Background background) {
         this.shoot = shoot;
         this.reading = reading;
         this.selection = selection;
         this.turns = turns;
         this.edits = edits;
-        this.rename = rename;
+        this.seeking = background.latest(renamed::set);
         this.watch = new FolderWatch(folder, files(shoot.get()), news -> Platform.runLater(() -> hear(news)));
         watch.begin();
     }
@@ -149,7 +143,7 @@ public final class FolderChanges {
     public void takeRenamedAlong() {
         Map<String, String> names = renamed.get();
         renamed.set(Map.of());
-        rename.accept(now -> Renamed.takeAlong(now, names));
+        edits.edit(Edit.Kind.RENAME, selection.formatProperty().get(), now -> Renamed.takeAlong(now, names));
     }
 
     /** Looks for photos that are missing under other names. */

@@ -29,6 +29,8 @@ public final class Gesture {
     private Crop crop;
     private Preparation preparation = Preparation.NONE;
     private boolean isHeld;
+    /** Whether what it came to is being worked out. */
+    private boolean isEnding;
 
     /**
      * None is in progress yet.
@@ -39,7 +41,7 @@ public final class Gesture {
         this.session = session;
         this.ended = ended;
         this.clock = new DraftClock(session, this::change);
-        pause.setOnFinished(event -> end());
+        pause.setOnFinished(event -> letGo());
     }
 
     /** Whether one is in progress. */
@@ -57,9 +59,14 @@ public final class Gesture {
         return isHeld;
     }
 
+    /** Whether the hand has let go of it, and what it comes to is being worked out. */
+    public boolean isEnding() {
+        return isEnding;
+    }
+
     /** Begins with a crop, unless the same is in progress already; another gesture is ended first. */
     public void begin(PhotoCrop from, Edit.Kind newKind) {
-        if (isBusy() && !isSame(from, newKind)) {
+        if (isEnding || isBusy() && !isSame(from, newKind)) {
             end();
         }
         if (start.isEmpty()) {
@@ -128,16 +135,31 @@ public final class Gesture {
 
     /** Makes it an edit, if one is in progress. */
     public void end() {
+        letGo();
+        if (isEnding) {
+            session.settle();
+        }
+    }
+
+    /** The hand lets go: as {@link #end}, but it may go on a moment, until what goes along with it is worked out. */
+    public void letGo() {
         pause.stop();
         clock.stop();
         isHeld = false;
-        if (start.isPresent()) {
-            Optional<UnaryOperator<Shoot>> change = change();
+        if (start.isPresent() && !isEnding) {
+            isEnding = true;
             String format = start().format().id();
-            start = Optional.empty();
-            change.ifPresentOrElse(what -> session.edit(kind, format, what), session.edits()::dropDraft);
-            ended.run();
+            change().ifPresentOrElse(what -> session.editSoon(kind, format, what, this::hasEnded), () -> {
+                session.edits().dropDraft();
+                hasEnded();
+            });
         }
+    }
+
+    private void hasEnded() {
+        isEnding = false;
+        start = Optional.empty();
+        ended.run();
     }
 
     /** What it would do if it ended now; empty if that is nothing. */

@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -18,17 +19,25 @@ import nexa.store.lens.ReadLenses;
 public final class Lenses {
     private final Supplier<ShootReading> reading;
     private final OwnLenses own;
+    private final Executor workers;
     private final ReadOnlyObjectWrapper<Optional<ReadLenses>> read = new ReadOnlyObjectWrapper<>(Optional.empty());
     private boolean isWanted;
 
     /** The data is the same for every shoot. */
-    private static final class Data {
-        static final CompletableFuture<ReadLenses> READ = CompletableFuture.supplyAsync(LensData::read);
-    }
+    private static CompletableFuture<ReadLenses> data;
 
-    Lenses(Supplier<ShootReading> reading, OwnLenses own) {
+    /** @param workers read and write in the background */
+    Lenses(Supplier<ShootReading> reading, OwnLenses own, Executor workers) {
         this.reading = reading;
         this.own = own;
+        this.workers = workers;
+    }
+
+    private static synchronized CompletableFuture<ReadLenses> data(Executor workers) {
+        if (data == null) {
+            data = CompletableFuture.supplyAsync(LensData::read, workers);
+        }
+        return data;
     }
 
     /** All that is known of them; empty until that has been read, which this begins. */
@@ -42,9 +51,9 @@ public final class Lenses {
 
     private void read() {
         // Whatever goes wrong, nobody waits for ever.
-        Data.READ
+        data(workers)
                 .exceptionally(ReadLenses::failed)
-                .thenApplyAsync(known -> known.withOwn(own.read()))
+                .thenApplyAsync(known -> known.withOwn(own.read()), workers)
                 .exceptionally(ReadLenses::failed)
                 .thenAccept(known -> Platform.runLater(() -> read.set(Optional.of(known))));
     }
@@ -61,7 +70,7 @@ public final class Lenses {
      * @param kept hears on the JavaFX thread that it is kept, or why it could not be
      */
     public void keep(OwnProfile profile, Consumer<Optional<ShootProblem>> kept) {
-        CompletableFuture.runAsync(() -> {
+        workers.execute(() -> {
             Optional<ShootProblem> problem = Optional.empty();
             try {
                 own.keep(profile);

@@ -69,6 +69,15 @@ public final class ShootEdits {
         ifWritable(() -> turns.now(() -> make(Changed.by(kind, where, shoot.get(), change))));
     }
 
+    void editSoon(Edit.Kind kind, String where, UnaryOperator<Shoot> change, Runnable then) {
+        if (shoot.get().photos().size() > MANY) {
+            editMany(kind, where, change);
+        } else {
+            edit(kind, where, change);
+        }
+        turns.now(then);
+    }
+
     void editMany(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
         ifWritable(() -> turns.take(
                 () -> {

@@ -15,6 +15,7 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.format.Format;
+import nexa.core.series.CropTable;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Renamed;
@@ -44,7 +45,7 @@ public final class ShootSession {
     private final ReadOnlyObjectWrapper<Shoot> shoot;
     private final PictureLibrary pictures;
     private final Selection selection;
-    private final Turns turns = new Turns();
+    private final Turns turns;
     private final ShootEdits edits;
     private final PhotoReading reading;
     private final FolderChanges changes;
@@ -52,13 +53,20 @@ public final class ShootSession {
     private final Lenses lenses;
     private final Textures textures;
     private final PixelLooks looks;
-    private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(Standing.NONE);
-    private final Latest<Standing> counting = Background.latest(standing::set);
+    private final Background background;
+    private final ReadOnlyObjectWrapper<WorkedOut> workedOut;
+    private final Latest<WorkedOut> working;
     private Crops crops;
 
-    /** Begins to work on an opened folder: its photos are read in the background from now on. */
-    public ShootSession(ShootFolder folder, Autosave.Listener saving) {
+    /**
+     * Begins to work on an opened folder: its photos are read in the background from now on.
+     *
+     * @param background works out what goes over all photos
+     */
+    public ShootSession(ShootFolder folder, Autosave.Listener saving, Background background) {
         this.folder = folder;
+        this.background = background;
+        this.turns = new Turns(background.workers());
         this.photoFolder = new PhotoFolder(folder.path());
         this.shoot = new ReadOnlyObjectWrapper<>(folder.shoot());
         this.crops = new Crops(folder.shoot());
@@ -68,16 +76,17 @@ public final class ShootSession {
         this.pictures = new PictureLibrary(photoFolder, queue, Platform::runLater, PICTURE_BYTES);
         this.edits = new ShootEdits(folder, shoot, selection, turns, new Autosave(folder, saving));
         this.reading = new PhotoReading(photoFolder, shoot, pictures, turns, this::readAll);
-        this.changes = new FolderChanges(
-                folder.path(), shoot, reading, selection, turns, edits, along -> edit(Edit.Kind.RENAME, along));
+        this.changes = new FolderChanges(folder.path(), shoot, reading, selection, turns, edits, background);
         this.finding = new Finding(folder, photoFolder);
-        this.lenses = new Lenses(reading::now, folder.ownLenses());
-        this.textures = new Textures(photoFolder, shoot, pictures, turns, reading::isReady);
+        this.lenses = new Lenses(reading::now, folder.ownLenses(), background.workers());
+        this.textures = new Textures(photoFolder, shoot, pictures, turns, reading::isReady, background);
         this.looks = new PixelLooks(photoFolder, reading);
+        this.workedOut = new ReadOnlyObjectWrapper<>(WorkedOut.nothing(now()));
+        this.working = background.latest(workedOut::set);
         shoot.addListener((observed, before, now) -> changed(now));
-        reading.property().addListener((observed, before, now) -> count());
-        selection.formatProperty().addListener((observed, before, now) -> count());
-        count();
+        reading.property().addListener((observed, before, now) -> workOut());
+        selection.formatProperty().addListener((observed, before, now) -> workOut());
+        workOut();
         reading.read(folder.shoot().photos());
     }
 
@@ -85,12 +94,12 @@ public final class ShootSession {
         crops = new Crops(now);
         Set<String> missing = reading.missing();
         selection.leaveNames(missing.isEmpty() ? Set.of() : Renamed.leftNames(now, missing));
-        count();
+        workOut();
     }
 
-    private void count() {
+    private void workOut() {
         ShootNow now = now();
-        counting.ask(() -> Standing.of(now));
+        working.ask(() -> WorkedOut.of(now));
     }
 
     /** Identities are saved once they are read, without an edit: a photo may be renamed before the next one. */
@@ -116,9 +125,14 @@ public final class ShootSession {
         return new ShootNow(shoot.get(), photos(), reading.now(), format());
     }
 
-    /** Where the work stands; a little behind what was done last, since it is counted in the background. */
-    public ReadOnlyObjectProperty<Standing> standingProperty() {
-        return standing.getReadOnlyProperty();
+    /** What is worked out over all of it; a little behind what was done last, since that happens in the background. */
+    public ReadOnlyObjectProperty<WorkedOut> workedOutProperty() {
+        return workedOut.getReadOnlyProperty();
+    }
+
+    /** Works out what else there is. */
+    public Background background() {
+        return background;
     }
 
     public ReadOnlyObjectProperty<Shoot> shootProperty() {
@@ -271,12 +285,16 @@ public final class ShootSession {
 
     /** How near a photo's crop is to its lead's, if it listens to one. */
     public Optional<StepFromLead> step(Photo asked, Format in) {
-        return step(asked, in, Map.of());
+        return isReady(asked) ? StepFromLead.of(crops, asked, in) : Optional.empty();
     }
 
-    /** As {@link #step(Photo, Format)}, by subjects that were found where nothing is marked. */
-    public Optional<StepFromLead> step(Photo asked, Format in, Map<String, Subject> seen) {
-        return isReady(asked) ? StepFromLead.of(crops, asked, in, seen) : Optional.empty();
+    /**
+     * The crop of a photo that is {@linkplain #isReady ready}, with how near it is to its lead.
+     *
+     * @param seen subjects that were found, by file, to measure by where nothing is marked
+     */
+    public CropTable.Row row(Photo asked, Format in, Map<String, Subject> seen) {
+        return CropTable.Row.of(crops, asked, in, seen);
     }
 
     /** What was done so far, to be undone. */
@@ -292,6 +310,21 @@ public final class ShootSession {
     /** As {@link #edit(Edit.Kind, UnaryOperator)}, in a format that need not be the one worked in any more. */
     public void edit(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
         edits.edit(kind, where, change);
+    }
+
+    /**
+     * As {@link #edit(Edit.Kind, String, UnaryOperator)}, worked out in the background where there are many photos that may
+     * have to go along.
+     *
+     * @param then happens once it is the present state
+     */
+    public void editSoon(Edit.Kind kind, String where, UnaryOperator<Shoot> change, Runnable then) {
+        edits.editSoon(kind, where, change, then);
+    }
+
+    /** Waits until all that was done is the present state. */
+    public void settle() {
+        turns.settle();
     }
 
     /**
@@ -315,7 +348,7 @@ public final class ShootSession {
     /** Ends the work: done when everything is saved. */
     public CompletableFuture<Void> close() {
         turns.settle();
-        counting.forget();
+        working.forget();
         textures.stop();
         changes.stop();
         reading.stop();

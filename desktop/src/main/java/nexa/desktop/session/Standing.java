@@ -4,10 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import nexa.core.format.Format;
-import nexa.core.series.Crops;
-import nexa.core.series.StepFromLead;
-import nexa.core.shoot.Photo;
-import nexa.core.shoot.Placement;
+import nexa.core.series.CropTable;
 
 /**
  * Where the work on a shoot stands.
@@ -28,22 +25,15 @@ public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
         return done.getOrDefault(format, 0);
     }
 
-    static Standing of(ShootNow now) {
-        List<Photo> ready = now.photos().stream().filter(now::isReady).toList();
+    static Standing of(List<Format> formats, CropTable crops) {
         Map<String, Integer> done = new HashMap<>();
-        for (Format format : now.shoot().formats()) {
-            int count = (int) ready.stream()
-                    .filter(photo -> photo.entry(format.id()).isDone())
+        for (Format format : formats) {
+            long count = crops.rows().stream()
+                    .filter(row -> row.crop().photo().entry(format.id()).isDone())
                     .count();
-            done.put(format.id(), count);
+            done.put(format.id(), (int) count);
         }
-        Crops crops = new Crops(now.shoot());
-        int out = (int) ready.stream()
-                .filter(photo -> photo.entry(now.format().id()).placement() instanceof Placement.Follow)
-                .filter(photo -> StepFromLead.of(crops, photo, now.format())
-                        .map(StepFromLead::isOut)
-                        .orElse(false))
-                .count();
-        return new Standing(ready.size(), done, out);
+        long out = crops.rows().stream().filter(CropTable.Row::isOut).count();
+        return new Standing(crops.rows().size(), done, (int) out);
     }
 }

@@ -39,7 +39,7 @@ final class Textures {
     private final PictureLibrary pictures;
     private final Turns turns;
     private final Predicate<Photo> isReady;
-    private final Latest<List<Photo>> wanting = Background.latest(this::read);
+    private final Latest<List<Photo>> wanting;
     private final Set<Asked> asked = new HashSet<>();
     private final Map<Asked, EdgeTexture> known = new HashMap<>();
 
@@ -48,12 +48,14 @@ final class Textures {
             ReadOnlyObjectWrapper<Shoot> shoot,
             PictureLibrary pictures,
             Turns turns,
-            Predicate<Photo> isReady) {
+            Predicate<Photo> isReady,
+            Background background) {
         this.folder = folder;
         this.shoot = shoot;
         this.pictures = pictures;
         this.turns = turns;
         this.isReady = isReady;
+        this.wanting = background.latest(this::read);
         shoot.addListener((observed, before, now) -> look(now));
         look(shoot.get());
     }

@@ -3,6 +3,7 @@ package nexa.desktop.session;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -12,6 +13,7 @@ import javafx.application.Platform;
  * so that each begins with what the one before came to. Everything is begun, and taken in, on the JavaFX thread.
  */
 final class Turns {
+    private final Executor workers;
     private final Deque<Runnable> waiting = new ArrayDeque<>();
     private Work<?> work;
 
@@ -20,6 +22,11 @@ final class Turns {
         void take() {
             taken.accept(result.join());
         }
+    }
+
+    /** @param workers work things out in the background */
+    Turns(Executor workers) {
+        this.workers = workers;
     }
 
     /** Does something at once, or when what is being worked out has been taken in. */
@@ -47,7 +54,7 @@ final class Turns {
             taken.accept(working.get());
             return;
         }
-        Work<T> begun = new Work<>(CompletableFuture.supplyAsync(working), taken);
+        Work<T> begun = new Work<>(CompletableFuture.supplyAsync(working, workers), taken);
         work = begun;
         begun.result()
                 .whenComplete((result, problem) -> Platform.runLater(() -> {

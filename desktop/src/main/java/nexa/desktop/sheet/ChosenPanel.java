@@ -18,9 +18,8 @@ import nexa.core.shoot.Mark;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Subscriptions;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Background;
-import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.Latest;
 
 /** What the chosen photos have in common, and what can be done with them. */
@@ -32,11 +31,12 @@ final class ChosenPanel {
     private final Label common = Parts.label("", "small", "quiet");
     private final TextField angle = new TextField();
     private final VBox node;
-    private final Latest<InCommon> looking = Background.latest(this::show);
+    private final Latest<InCommon> looking;
     private final Subscriptions subscriptions = new Subscriptions();
 
     ChosenPanel(ShootSession session, Choosing choosing, ChosenActions actions) {
         this.session = session;
+        this.looking = session.background().latest(this::show);
         this.choosing = choosing;
         this.actions = actions;
         common.setWrapText(true);
@@ -57,9 +57,7 @@ final class ChosenPanel {
         node = new VBox(7, title, common, marks, level, across);
         subscriptions.listen(session.chosenProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refresh);
-        subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.formatProperty(), this::refresh);
-        refresh();
+        subscriptions.listen(session.workedOutProperty(), this::refresh);
     }
 
     private static HBox row(Node... parts) {
@@ -107,11 +105,15 @@ final class ChosenPanel {
         return node;
     }
 
-    private void refresh() {
+    /** Shows the present state; nothing while the sheet is not in front. */
+    void refresh() {
+        if (node.getScene() == null) {
+            return;
+        }
         Set<String> files = choosing.files();
         node.setDisable(files.isEmpty());
-        ShootNow now = session.now();
-        looking.ask(() -> InCommon.of(now, files));
+        WorkedOut known = session.workedOutProperty().get();
+        looking.ask(() -> InCommon.of(known, files));
     }
 
     private void show(InCommon found) {

@@ -11,14 +11,14 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Angle;
 import nexa.core.message.EnumName;
-import nexa.core.series.Crops;
+import nexa.core.series.CropTable;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.ShootNow;
+import nexa.desktop.session.WorkedOut;
 
 /**
  * What chosen photos have in common.
@@ -29,13 +29,14 @@ import nexa.desktop.session.ShootNow;
  */
 record InCommon(String title, Optional<Angle> angle, String words) {
 
-    static InCommon of(ShootNow now, Collection<String> files) {
-        List<Photo> photos =
-                files.stream().flatMap(file -> now.shoot().find(file).stream()).toList();
-        List<Photo> ready = photos.stream().filter(now::isReady).toList();
-        Crops crops = new Crops(now.shoot());
-        List<PhotoCrop> cropped =
-                ready.stream().map(photo -> crops.of(photo, now.format())).toList();
+    static InCommon of(WorkedOut known, Collection<String> files) {
+        List<Photo> photos = files.stream()
+                .flatMap(file -> known.now().shoot().find(file).stream())
+                .toList();
+        List<PhotoCrop> cropped = photos.stream()
+                .flatMap(photo -> known.crops().find(photo.file()).stream())
+                .map(CropTable.Row::crop)
+                .toList();
         String title =
                 photos.size() == 1 ? PhotoNames.base(photos.get(0).file()) : Words.get("chosen.title", photos.size());
         return new InCommon(title, shared(photos, Photo::angle), words(photos, cropped));

@@ -4,12 +4,11 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import nexa.core.series.Crops;
 import nexa.core.series.NeedsLook;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
+import nexa.desktop.session.WorkedOut;
 
 /**
  * The photos that need a look in the format worked in, reason by reason.
@@ -46,15 +45,16 @@ record LooksByReason(List<Group> groups) {
      */
     record Group(Reason reason, List<String> files) {}
 
-    static LooksByReason of(ShootNow now) {
-        Crops crops = new Crops(now.shoot());
+    static LooksByReason of(WorkedOut known) {
+        ShootNow now = known.now();
         Map<Reason, List<String>> files = new EnumMap<>(Reason.class);
         for (Photo photo : now.photos()) {
             if (now.hasProblem(photo)) {
                 add(files, now.reading().leavesNothing(photo) ? Reason.NOTHING_LEFT : Reason.UNREADABLE, photo);
-            } else if (now.isReady(photo) && photo.mark() != Mark.OUT) {
-                Set<NeedsLook> looks = NeedsLook.of(crops, crops.of(photo, now.format()));
-                looks.forEach(look -> add(files, Reason.of(look), photo));
+            } else if (photo.mark() != Mark.OUT) {
+                known.crops()
+                        .find(photo.file())
+                        .ifPresent(row -> row.looks().forEach(look -> add(files, Reason.of(look), photo)));
             }
         }
         return new LooksByReason(files.entrySet().stream()

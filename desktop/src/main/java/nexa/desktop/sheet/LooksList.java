@@ -20,9 +20,8 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Subscriptions;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Background;
-import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.work.Latest;
 
@@ -39,7 +38,7 @@ final class LooksList {
     private final VBox groups = new VBox(3);
     private final VBox node;
     private final Map<LooksByReason.Reason, Boolean> opened = new EnumMap<>(LooksByReason.Reason.class);
-    private final Latest<LooksByReason> looking = Background.latest(this::show);
+    private final Latest<LooksByReason> looking;
     private final Subscriptions subscriptions = new Subscriptions();
     private LooksByReason shown = new LooksByReason(List.of());
 
@@ -52,6 +51,7 @@ final class LooksList {
      */
     LooksList(ShootSession session, Consumer<List<String>> choose, Runnable openEasel, Runnable find) {
         this.session = session;
+        this.looking = session.background().latest(this::show);
         this.choose = choose;
         this.openEasel = openEasel;
         Button levels = Parts.button("panel.find", find, "flat", "small-button");
@@ -60,19 +60,19 @@ final class LooksList {
         HBox head = new HBox(5, title, Parts.spacer(), levels);
         head.setAlignment(Pos.CENTER_LEFT);
         this.node = new VBox(6, head, groups);
-        subscriptions.listen(session.shootProperty(), this::look);
-        subscriptions.listen(session.readingProperty(), this::look);
-        subscriptions.listen(session.formatProperty(), this::look);
-        look();
+        subscriptions.listen(session.workedOutProperty(), this::refresh);
     }
 
     Node node() {
         return node;
     }
 
-    private void look() {
-        ShootNow now = session.now();
-        looking.ask(() -> LooksByReason.of(now));
+    /** Shows the present state; nothing while the sheet is not in front. */
+    void refresh() {
+        if (node.getScene() != null) {
+            WorkedOut known = session.workedOutProperty().get();
+            looking.ask(() -> LooksByReason.of(known));
+        }
     }
 
     private void show(LooksByReason found) {

@@ -1,10 +1,9 @@
 package nexa.desktop.sheet;
 
-import nexa.core.series.Crops;
-import nexa.core.series.NeedsLook;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
+import nexa.desktop.session.WorkedOut;
 
 /** Which photos the sheet shows. */
 enum SheetFilter {
@@ -14,8 +13,8 @@ enum SheetFilter {
     NOT_DONE,
     NEEDS_A_LOOK;
 
-    /** @param crops of the same shoot */
-    boolean lets(ShootNow now, Crops crops, Photo photo) {
+    boolean lets(WorkedOut known, Photo photo) {
+        ShootNow now = known.now();
         return switch (this) {
             case EVERYTHING -> true;
             case ALL_BUT_OUT -> photo.mark() != Mark.OUT;
@@ -24,9 +23,10 @@ enum SheetFilter {
                 photo.mark() != Mark.OUT && !photo.entry(now.format().id()).isDone();
             case NEEDS_A_LOOK ->
                 now.hasProblem(photo)
-                        || now.isReady(photo)
-                                && !NeedsLook.of(crops, crops.of(photo, now.format()))
-                                        .isEmpty();
+                        || known.crops()
+                                .find(photo.file())
+                                .filter(row -> !row.looks().isEmpty())
+                                .isPresent();
         };
     }
 }

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import nexa.core.format.Format;
-import nexa.core.series.Crops;
 import nexa.core.shoot.Lane;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootNow;
+import nexa.desktop.session.WorkedOut;
 
 /**
  * How the photos of a shoot lie on the sheet.
@@ -24,11 +24,11 @@ record SheetLayout(SheetFilter filter, int across, double width, String folder) 
     private static final double NARROWEST = 60;
 
     /** The rows in their lanes; those not read yet come last. */
-    List<SheetRow> rows(ShootNow now) {
+    List<SheetRow> rows(WorkedOut workedOut) {
+        ShootNow now = workedOut.now();
         double print = Math.max(NARROWEST, (width - SIDES) / across - SheetRow.GAP);
-        Crops crops = new Crops(now.shoot());
         Map<Boolean, List<Photo>> known = now.photos().stream()
-                .filter(photo -> filter.lets(now, crops, photo))
+                .filter(photo -> filter.lets(workedOut, photo))
                 .collect(Collectors.partitioningBy(photo -> photo.pixels().isPresent()));
         List<SheetRow> rows = new ArrayList<>();
         for (Lane lane : Lane.values()) {

@@ -27,11 +27,13 @@ final class SheetPanel {
     private final ScrollPane node = Parts.scroll(content);
     private final GridPane progress = new GridPane();
     private final LooksList looks;
+    private final ChosenPanel chosen;
     private final Subscriptions subscriptions = new Subscriptions();
 
-    SheetPanel(ShootSession session, Node chosen, LooksList looks, Consumer<Path> openFolder) {
+    SheetPanel(ShootSession session, ChosenPanel chosen, LooksList looks, Consumer<Path> openFolder) {
         this.session = session;
         this.looks = looks;
+        this.chosen = chosen;
         node.getStyleClass().add("side-panel");
         progress.setHgap(10);
         progress.setVgap(9);
@@ -42,12 +44,17 @@ final class SheetPanel {
         looks.node().getStyleClass().add("panel-gap");
         content.getStyleClass().add("side-content");
         content.getChildren().addAll(Parts.label(Words.get("panel.progress"), "section-title"), progress);
-        chosen.getStyleClass().add("panel-gap");
-        content.getChildren().addAll(chosen, looks.node());
+        chosen.node().getStyleClass().add("panel-gap");
+        content.getChildren().addAll(chosen.node(), looks.node());
         offerFolders(openFolder);
-        subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.standingProperty(), this::refresh);
+        subscriptions.listen(session.workedOutProperty(), this::refresh);
+    }
+
+    /** The sheet has come to the front. */
+    void shown() {
         refresh();
+        chosen.refresh();
+        looks.refresh();
     }
 
     Node node() {
@@ -74,10 +81,13 @@ final class SheetPanel {
     }
 
     private void refresh() {
-        Standing now = session.standingProperty().get();
+        if (node.getScene() == null) {
+            return;
+        }
+        Standing now = session.workedOutProperty().get().standing();
         progress.getChildren().clear();
         int row = 0;
-        for (Format format : session.shoot().formats()) {
+        for (Format format : session.workedOutProperty().get().now().shoot().formats()) {
             int done = now.done(format.id());
             Label name = Parts.label(format.name());
             name.setWrapText(true);
@@ -90,6 +100,7 @@ final class SheetPanel {
     }
 
     void dispose() {
+        chosen.dispose();
         looks.dispose();
         subscriptions.dispose();
     }

@@ -21,9 +21,8 @@ import nexa.desktop.find.FindWhat;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
-import nexa.desktop.session.Background;
-import nexa.desktop.session.ShootNow;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.Latest;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
@@ -35,7 +34,7 @@ public final class SheetView extends View {
     private final ShootSession session;
     private final Runnable openEasel;
     private final SheetRows rows = new SheetRows();
-    private final Latest<List<SheetRow>> laying = Background.latest(this::replaceRows);
+    private final Latest<List<SheetRow>> laying;
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final VirtualizedScrollPane<?> scroll;
     private final SheetPanel panel;
@@ -60,6 +59,7 @@ public final class SheetView extends View {
             Consumer<Path> openFolder) {
         super("sheet");
         this.session = session;
+        this.laying = session.background().latest(this::replaceRows);
         this.openEasel = openEasel;
         this.tools = new SheetTools(session, this::refresh, () -> cells.forEach(SheetCell::again));
         this.choosing = new Choosing(session);
@@ -67,7 +67,7 @@ public final class SheetView extends View {
         this.chosen = new ChosenPanel(session, choosing, actions);
         this.panel = new SheetPanel(
                 session,
-                chosen.node(),
+                chosen,
                 new LooksList(
                         session,
                         this::choose,
@@ -83,11 +83,8 @@ public final class SheetView extends View {
         node.setTop(tools.node());
         node.setCenter(new StackPane(scroll, new RubberBand(scroll, SCROLL_BAR, this::chooseIn).node()));
         node.setRight(panel.node());
-        subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.readingProperty(), this::refresh);
+        subscriptions.listen(session.workedOutProperty(), this::refresh);
         subscriptions.listen(scroll.widthProperty(), this::refresh);
-        subscriptions.listen(session.formatProperty(), this::refresh);
-        refresh();
     }
 
     /** Photos told of elsewhere, to be seen here. */
@@ -151,19 +148,24 @@ public final class SheetView extends View {
 
     @Override
     public void shown() {
+        refresh();
+        panel.shown();
         sheet.requestFocus();
         showCurrent();
     }
 
     private void refresh() {
-        ShootNow now = session.now();
-        standing.set(Words.get("sheet.standing", now.photos().size()));
+        if (node.getScene() == null) {
+            return;
+        }
+        WorkedOut known = session.workedOutProperty().get();
+        standing.set(Words.get("sheet.standing", known.now().photos().size()));
         // Whether there is a scroll bar depends on the rows, so they do not depend on it.
         double width = scroll.getWidth() - SCROLL_BAR;
         SheetLayout layout = new SheetLayout(
                 tools.filter(), tools.across(), width, session.path().toString());
         if (width > 0) {
-            laying.ask(() -> layout.rows(now));
+            laying.ask(() -> layout.rows(known));
         }
     }
 
@@ -270,7 +272,6 @@ public final class SheetView extends View {
     @Override
     public void dispose() {
         laying.forget();
-        chosen.dispose();
         super.dispose();
         panel.dispose();
         tools.dispose();

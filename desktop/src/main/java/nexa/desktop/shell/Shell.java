@@ -19,6 +19,7 @@ import nexa.desktop.handover.HandOverView;
 import nexa.desktop.lineup.LineUpView;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
+import nexa.desktop.session.Background;
 import nexa.desktop.session.Deliveries;
 import nexa.desktop.session.RunningDelivery;
 import nexa.desktop.session.ShootSession;
@@ -31,9 +32,11 @@ import nexa.store.user.UserData;
 public final class Shell extends StackPane {
     private final Stage stage;
     private final UserData userData;
+    private final Background background;
     private final RecentShoots recent;
     private final OwnThings own;
     private final ShootOpening opening;
+    private final Optional<Runnable> sample;
     private final WelcomeActions welcome;
     private final BorderPane frame = new BorderPane();
     private final MessageBar messages = new MessageBar();
@@ -45,20 +48,24 @@ public final class Shell extends StackPane {
     /**
      * The window's contents.
      *
+     * @param background works for this window, and ends with it
      * @param sample makes the sample shoot's folder ready, if there is a sample
      * @param openFolder shows a folder outside of this program
      */
     public Shell(
             Stage stage,
             UserData userData,
-            Optional<Supplier<CompletableFuture<Path>>> sample,
+            Background background,
+            Optional<Supplier<Path>> sample,
             Consumer<Path> openFolder) {
         this.stage = stage;
         this.userData = userData;
+        this.background = background;
         this.recent = new RecentShoots(userData);
         this.own = new OwnThings(userData);
-        this.opening = new ShootOpening(userData, recent, own, new OpeningWindow());
-        this.welcome = new WelcomeActions(stage, opening, sample);
+        this.opening = new ShootOpening(userData, recent, own, background.workers(), new OpeningWindow());
+        this.sample = sample.map(copying -> () -> opening.openSample(copying));
+        this.welcome = new WelcomeActions(stage, opening, this.sample);
         this.closing = new ClosingQuestion(stage, deliveries, overlays, messages);
         new DeliveryNews(deliveries, messages, openFolder);
         new WindowKeys(stage, this, () -> open, this::showKeys);
@@ -69,7 +76,7 @@ public final class Shell extends StackPane {
     }
 
     private void showWelcome() {
-        CompletableFuture.supplyAsync(recent::list)
+        CompletableFuture.supplyAsync(recent::list, background.workers())
                 .thenAccept(folders -> Platform.runLater(() -> {
                     if (open.isEmpty()) {
                         frame.setCenter(new Welcome(welcome, folders));
@@ -99,6 +106,11 @@ public final class Shell extends StackPane {
         return opening.open(paths);
     }
 
+    /** Opens the sample shoot, if there is one. */
+    public void openSample() {
+        sample.ifPresent(Runnable::run);
+    }
+
     private final class OpeningWindow implements ShootOpening.Window {
         @Override
         public CompletableFuture<Void> letGoOf(Path path) {
@@ -122,7 +134,7 @@ public final class Shell extends StackPane {
         closeShoot();
         messages.clear();
         ShootNews news = new ShootNews(messages, folder.path(), userData.folder());
-        ShootSession session = new ShootSession(folder, news);
+        ShootSession session = new ShootSession(folder, news, background);
         news.tellOpened(folder, session);
         news.showOnly(photos, session);
         LinkedHashMap<String, Supplier<View>> makers = views(session);
@@ -206,6 +218,7 @@ public final class Shell extends StackPane {
     public CompletableFuture<Void> close() {
         CompletableFuture<Void> saved = closeShoot();
         own.close();
+        background.close();
         return saved;
     }
 

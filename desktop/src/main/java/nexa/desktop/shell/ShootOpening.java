@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import nexa.core.shoot.Shoot;
@@ -35,14 +36,16 @@ final class ShootOpening {
     private final UserData userData;
     private final RecentShoots recent;
     private final OwnThings own;
+    private final Executor workers;
     private final Window window;
     private CompletableFuture<Void> opening = CompletableFuture.completedFuture(null);
     private List<Path> what = List.of();
 
-    ShootOpening(UserData userData, RecentShoots recent, OwnThings own, Window window) {
+    ShootOpening(UserData userData, RecentShoots recent, OwnThings own, Executor workers, Window window) {
         this.userData = userData;
         this.recent = recent;
         this.own = own;
+        this.workers = workers;
         this.window = window;
     }
 
@@ -60,8 +63,8 @@ final class ShootOpening {
     }
 
     /** Opens the sample shoot when its folder is ready. */
-    void openSample(Supplier<CompletableFuture<Path>> copying) {
-        copying.get()
+    void openSample(Supplier<Path> copying) {
+        CompletableFuture.supplyAsync(copying, workers)
                 .thenAccept(folder -> Platform.runLater(() -> open(List.of(folder))))
                 .exceptionally(problem -> {
                     Platform.runLater(() -> window.say(Words.get("message.sample", Words.say(problem))));
@@ -80,7 +83,7 @@ final class ShootOpening {
     private void openNow(List<Path> paths, CompletableFuture<Void> shown) {
         Path first = paths.get(0).toAbsolutePath().normalize();
         window.letGoOf(first)
-                .thenRunAsync(() -> readAndShow(paths, first, shown))
+                .thenRunAsync(() -> readAndShow(paths, first, shown), workers)
                 .exceptionally(problem -> {
                     notShown(first + ": " + Words.say(problem), shown);
                     return null;

@@ -4,8 +4,6 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
-import java.util.function.Supplier;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
@@ -16,10 +14,10 @@ import nexa.store.shoot.PhotoFiles;
 final class WelcomeActions implements Welcome.Actions {
     private final Stage stage;
     private final ShootOpening opening;
-    private final Optional<Supplier<CompletableFuture<Path>>> sample;
+    private final Optional<Runnable> sample;
 
-    /** @param sample makes the sample shoot's folder ready, if there is a sample */
-    WelcomeActions(Stage stage, ShootOpening opening, Optional<Supplier<CompletableFuture<Path>>> sample) {
+    /** @param sample opens the sample shoot, if there is one */
+    WelcomeActions(Stage stage, ShootOpening opening, Optional<Runnable> sample) {
         this.stage = stage;
         this.opening = opening;
         this.sample = sample;
@@ -52,6 +50,6 @@ final class WelcomeActions implements Welcome.Actions {
 
     @Override
     public Optional<Runnable> sample() {
-        return sample.map(copying -> () -> opening.openSample(copying));
+        return sample;
     }
 }

@@ -77,8 +77,13 @@ public final class CropGestures {
         gesture.end();
     }
 
+    /** The hand lets go of what it is at, which becomes an edit as soon as what goes along with it is worked out. */
+    public void letGo() {
+        gesture.letGo();
+    }
+
     private boolean begin(Edit.Kind kind) {
-        if (gesture.isHeld()) {
+        if (gesture.isHeld() || gesture.isEnding()) {
             gesture.end();
         }
         if (stage.projection().isPresent()) {

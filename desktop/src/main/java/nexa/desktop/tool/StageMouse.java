@@ -162,7 +162,7 @@ public final class StageMouse {
             return;
         }
         if (drag != Drag.VIEW) {
-            gestures.finish();
+            gestures.letGo();
         }
         drag = Drag.NONE;
         stage.setCursor(Cursor.DEFAULT);

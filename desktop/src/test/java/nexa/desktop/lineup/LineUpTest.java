@@ -13,6 +13,7 @@ import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Size;
 import nexa.core.series.Adjust;
 import nexa.core.series.CarryAcross;
+import nexa.core.series.CropTable;
 import nexa.core.series.Leads;
 import nexa.core.shoot.Carry;
 import nexa.core.shoot.Edit;
@@ -20,6 +21,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -63,11 +65,11 @@ class LineUpTest {
     }
 
     private LineUp lineUp(Orientation orientation, boolean furthestFirst) throws Exception {
-        return on(() -> LineUp.of(session.now(), orientation, furthestFirst, Map.of()));
+        return on(() -> LineUp.of(WorkedOut.of(session.now()), orientation, furthestFirst, Map.of()));
     }
 
     private static List<String> files(LineUp lineUp) {
-        return lineUp.entries().stream().map(LineUp.Entry::file).toList();
+        return lineUp.entries().stream().map(CropTable.Row::file).toList();
     }
 
     @Test
@@ -88,7 +90,7 @@ class LineUpTest {
         });
         LineUp wide = lineUp(Orientation.WIDE, true);
         assertThat(files(wide)).startsWith("w4.png", "w2.png");
-        assertThat(wide.out()).extracting(LineUp.Entry::file).containsExactly("w4.png", "w2.png");
+        assertThat(wide.out()).extracting(CropTable.Row::file).containsExactly("w4.png", "w2.png");
         assertThat(files(lineUp(Orientation.WIDE, false)))
                 .as("as they lie in the shoot")
                 .containsExactly("w1.png", "w2.png", "w3.png", "w4.png");

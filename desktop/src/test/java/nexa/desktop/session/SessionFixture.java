@@ -52,7 +52,7 @@ public final class SessionFixture implements AutoCloseable {
     static SessionFixture begin(Path folder, Path data) throws Exception {
         FxToolkit.registerPrimaryStage();
         ShootFolder opened = ShootFolder.open(folder, new UserData(Files.createDirectories(data)));
-        ShootSession session = on(() -> new ShootSession(opened, new Autosave.Listener() {
+        Autosave.Listener saving = new Autosave.Listener() {
             @Override
             public void saved(boolean apart) {}
 
@@ -60,7 +60,8 @@ public final class SessionFixture implements AutoCloseable {
             public void failed(ShootProblem problem) {
                 throw new IllegalStateException(problem);
             }
-        }));
+        };
+        ShootSession session = on(() -> new ShootSession(opened, saving, new Background()));
         return new SessionFixture(session);
     }
 

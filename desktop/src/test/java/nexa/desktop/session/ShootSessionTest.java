@@ -230,7 +230,7 @@ class ShootSessionTest {
     void aSecondWindowLooksAndSaysSoInsteadOfChangingAnything() throws Exception {
         ShootFolder second = ShootFolder.open(folder, new UserData(temporary.resolve("data")));
         List<String> refused = new ArrayList<>();
-        ShootSession looking = on(() -> new ShootSession(second, null));
+        ShootSession looking = on(() -> new ShootSession(second, null, new Background()));
         run(() -> looking.edits().onRefused(() -> refused.add("refused")));
         run(() -> looking.edit(Edit.Kind.MARK, shoot -> shoot.with("w1.png", photo -> photo.withMark(Mark.OUT))));
         assertThat(looking.isReadOnly()).isTrue();

@@ -8,18 +8,25 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import nexa.imaging.work.Latest;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxToolkit;
 
 /** What is worked out in the background keeps its turn, and of several things asked for the last is heard. */
 class TurnsTest {
-    private final Turns turns = new Turns();
+    private final Background background = new Background();
+    private final Turns turns = new Turns(background.workers());
     private final List<String> done = new ArrayList<>();
 
     @BeforeAll
     static void startToolkit() throws Exception {
         FxToolkit.registerPrimaryStage();
+    }
+
+    @AfterEach
+    void stop() {
+        background.close();
     }
 
     private void onWindowThread(Runnable action) throws Exception {
@@ -73,7 +80,7 @@ class TurnsTest {
     void ofSeveralThingsAskedForOnlyTheLastIsHeardAndThoseBetweenAreNotEvenWorkedOut() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
         List<String> worked = new ArrayList<>();
-        Latest<String> latest = Background.latest(done::add);
+        Latest<String> latest = background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "first"));
             for (String next : List.of("second", "third")) {
@@ -92,7 +99,7 @@ class TurnsTest {
     @Test
     void whatIsForgottenIsNeverHeardOf() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
-        Latest<String> latest = Background.latest(done::add);
+        Latest<String> latest = background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "put away"));
             latest.forget();

@@ -8,12 +8,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.series.Crops;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -114,7 +114,7 @@ class ChoosingTest {
 
     private List<String> shown(SheetFilter filter) throws Exception {
         return on(() -> session.photos().stream()
-                .filter(photo -> filter.lets(session.now(), new Crops(session.shoot()), photo))
+                .filter(photo -> filter.lets(WorkedOut.of(session.now()), photo))
                 .map(Photo::file)
                 .toList());
     }

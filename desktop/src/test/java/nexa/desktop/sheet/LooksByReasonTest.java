@@ -18,6 +18,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Subject;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -51,7 +52,7 @@ class LooksByReasonTest {
     }
 
     private LooksByReason found() throws Exception {
-        return on(() -> LooksByReason.of(session.now()));
+        return on(() -> LooksByReason.of(WorkedOut.of(session.now())));
     }
 
     @Test

@@ -5,7 +5,6 @@ import com.google.common.cache.CacheBuilder;
 import com.google.common.util.concurrent.ExecutionError;
 import com.google.common.util.concurrent.UncheckedExecutionException;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
@@ -73,14 +72,20 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     /** Loads the decoder in the background, so that the first picture need not wait for it. */
-    public static void warmUp() {
-        Decoder.LOADED.isDone();
+    public static void warmUp(Executor workers) {
+        workers.execute(Decoder::load);
     }
 
     /** The native decoder. One thread loads it and all others wait: two at once may fail. */
     private static final class Decoder {
-        static final CompletableFuture<Void> LOADED =
-                CompletableFuture.runAsync(() -> Loader.load(opencv_imgcodecs.class));
+        private static boolean isLoaded;
+
+        static synchronized void load() {
+            if (!isLoaded) {
+                Loader.load(opencv_imgcodecs.class);
+                isLoaded = true;
+            }
+        }
     }
 
     /** Hears of every photo whose pixels could not be read, whoever asked for them. */
@@ -116,7 +121,7 @@ public final class PictureLibrary implements AutoCloseable {
     }
 
     private Optional<Picture> loadEmbedded(Photo photo) {
-        Decoder.LOADED.join();
+        Decoder.load();
         Optional<Picture> finer = finestReady(photo);
         if (finer.isPresent()) {
             return finer;
@@ -205,7 +210,7 @@ public final class PictureLibrary implements AutoCloseable {
 
     /** Reads a picture, or waits for the thread that is reading it already. */
     private Picture load(Photo photo, PictureLevel level) throws PhotoProblem {
-        Decoder.LOADED.join();
+        Decoder.load();
         try {
             return pictures.get(Key.of(photo, level), () -> new PhotoPixels(folder, photo).picture(level.longSide()));
         } catch (ExecutionException | UncheckedExecutionException | ExecutionError e) {

@@ -195,7 +195,7 @@ final class LensHand {
 
     /** The hand lets go. */
     void letGo() {
-        easel.gestures().finish();
+        easel.gestures().letGo();
     }
 
     void notANumber(String text) {

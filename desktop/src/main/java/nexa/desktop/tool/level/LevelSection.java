@@ -92,7 +92,7 @@ final class LevelSection {
 
         @Override
         public void letGo() {
-            easel.gestures().finish();
+            easel.gestures().letGo();
         }
     }
 

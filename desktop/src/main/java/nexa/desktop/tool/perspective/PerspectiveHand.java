@@ -34,7 +34,7 @@ final class PerspectiveHand {
 
     /** The hand lets go. */
     void letGo() {
-        easel.gestures().finish();
+        easel.gestures().letGo();
     }
 
     /** How much is taken out, in per cent. */

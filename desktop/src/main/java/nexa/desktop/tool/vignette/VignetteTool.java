@@ -53,7 +53,7 @@ public final class VignetteTool implements EaselTool {
 
                     @Override
                     public void letGo() {
-                        easel.gestures().finish();
+                        easel.gestures().letGo();
                     }
                 });
         TextField stopsNumber = numbers.add(

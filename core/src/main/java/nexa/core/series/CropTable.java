@@ -1,0 +1,75 @@
+package nexa.core.series;
+
+import java.util.Collection;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.format.Format;
+import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.core.shoot.Subject;
+
+/**
+ * The crops of photos in a format, in one state of a shoot: how near each is to its lead and why it needs a look. Worked out once,
+ * for all who show, sort or count them; may be read by several threads.
+ */
+public final class CropTable {
+    private final Map<String, Row> rows;
+
+    /**
+     * A crop.
+     *
+     * @param step how near it is to its lead, if it listens to one
+     * @param looks why it needs a look
+     */
+    public record Row(PhotoCrop crop, Optional<StepFromLead> step, Set<NeedsLook> looks) {
+        /** One that is worked out by itself. */
+        public static Row of(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
+            PhotoCrop crop = crops.of(photo, format);
+            Optional<StepFromLead> step = StepFromLead.of(crops, photo, format, seen);
+            return new Row(crop, step, NeedsLook.of(crop, step));
+        }
+
+        public String file() {
+            return crop.photo().file();
+        }
+
+        /** Whether its lead says how it lies. */
+        public boolean follows() {
+            return crop.state() == PhotoCrop.State.FOLLOW || crop.state() == PhotoCrop.State.TUNED;
+        }
+
+        /** Whether it is out of step. Only followers can be: an own crop follows nobody on purpose. */
+        public boolean isOut() {
+            return follows() && step.map(StepFromLead::isOut).orElse(false);
+        }
+
+        /** Whether it is the lead, or near enough to it. */
+        public boolean isIn() {
+            return crop.state() == PhotoCrop.State.LEAD || follows() && step.isPresent() && !isOut();
+        }
+    }
+
+    private CropTable(Map<String, Row> rows) {
+        this.rows = rows;
+    }
+
+    /** The crops of photos that have been read. */
+    public static CropTable of(Shoot shoot, Collection<Photo> photos, Format format) {
+        Crops crops = new Crops(shoot);
+        Map<String, Row> rows = new LinkedHashMap<>();
+        photos.forEach(photo -> rows.put(photo.file(), Row.of(crops, photo, format, Map.of())));
+        return new CropTable(rows);
+    }
+
+    /** All of them, in the order of the photos. */
+    public Collection<Row> rows() {
+        return Collections.unmodifiableCollection(rows.values());
+    }
+
+    public Optional<Row> find(String file) {
+        return Optional.ofNullable(rows.get(file));
+    }
+}
