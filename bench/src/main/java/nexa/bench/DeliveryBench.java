@@ -18,7 +18,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.message.Message;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
@@ -148,7 +148,8 @@ public final class DeliveryBench {
                     1.5,
                     1.5,
                     Optional.of(new Distortion(Distortion.Model.PTLENS, List.of(0.01, -0.04, 0.002))),
-                    Optional.of(new Fringes(List.of(1.0004, 0.0, 0.0002), List.of(0.9997, 0.0, -0.0001))),
+                    Optional.of(new LateralChromaticAberration(
+                            List.of(1.0004, 0.0, 0.0002), List.of(0.9997, 0.0, -0.0001))),
                     List.of(-0.5, 0.15, -0.05)),
             1.5);
 

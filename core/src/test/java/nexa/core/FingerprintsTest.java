@@ -14,13 +14,13 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Edge;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shape.Shape;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Colour;
 import nexa.core.shoot.PhotoOrientation;
@@ -38,7 +38,7 @@ class FingerprintsTest {
             1.5,
             1.5,
             Optional.of(new Distortion(Distortion.Model.PTLENS, List.of(0.01, -0.02, 0.003))),
-            Optional.of(new Fringes(List.of(1.0001, 0.0, 0.0), List.of(0.9999, 0.0, 0.0))),
+            Optional.of(new LateralChromaticAberration(List.of(1.0001, 0.0, 0.0), List.of(0.9999, 0.0, 0.0))),
             List.of(-0.2, 0.1, -0.05));
     private static final Lens LENS = new Lens(Optional.of(PROFILE), 1.53, 1, 0.5, 0.8, -3);
     private static final Perspective PERSPECTIVE = new Perspective(
@@ -53,7 +53,7 @@ class FingerprintsTest {
     private static final String LENS_LETTERS =
             "Lens[profile=Optional[LensProfile[name=Kilnaro 24–70, cropFactor=1.5, aspect=1.5, "
                     + "distortion=Optional[Distortion[model=PTLENS, terms=[0.01, -0.02, 0.003]]], "
-                    + "fringes=Optional[Fringes[red=[1.0001, 0.0, 0.0], blue=[0.9999, 0.0, 0.0]]], "
+                    + "fringes=Optional[LateralChromaticAberration[red=[1.0001, 0.0, 0.0], blue=[0.9999, 0.0, 0.0]]], "
                     + "vignetting=[-0.2, 0.1, -0.05]]], "
                     + "cameraCrop=1.53, distortion=1.0, colour=0.5, vignetting=0.8, bulge=-3.0]";
     private static final String PERSPECTIVE_LETTERS =
@@ -67,10 +67,10 @@ class FingerprintsTest {
                 new PhotoOrientation(QuarterTurn.RIGHT, true),
                 new Trim(0.1, 0.2, 0.3, 0.05),
                 new Shape(Optional.of(LENS), Optional.of(PERSPECTIVE), new Angle(3.5)),
-                new Tone(new Edge(-0.5, 0.8)));
+                new Tone(new Vignette(-0.5, 0.8)));
         assertThat(all.fingerprint())
                 .isEqualTo("RIGHT true Angle[degrees=3.5] Trim[left=0.1, top=0.2, right=0.3, bottom=0.05] "
-                        + LENS_LETTERS + " " + PERSPECTIVE_LETTERS + " Edge[stops=-0.5, middle=0.8]");
+                        + LENS_LETTERS + " " + PERSPECTIVE_LETTERS + " Vignette[stops=-0.5, middle=0.8]");
         assertThat(Lens.byHand(20).fingerprint())
                 .isEqualTo("Lens[profile=Optional.empty, cameraCrop=1.0, distortion=1.0, colour=1.0, vignetting=1.0, "
                         + "bulge=20.0]");

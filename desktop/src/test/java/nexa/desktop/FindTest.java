@@ -8,7 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Angle;
-import nexa.core.shape.Edge;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.BeforeEach;
@@ -100,7 +100,7 @@ class FindTest extends WindowTest {
                         shoot -> shoot.with(
                                 LEANS_FAR,
                                 photo -> photo.withPreparation(
-                                        photo.preparation().withEdge(new Edge(-1, 0.7))))));
+                                        photo.preparation().withVignette(new Vignette(-1, 0.7))))));
         push(KeyCode.F);
         waitFor(() -> angle(LEANS_FAR) != 0);
         assertThat(angle(LEANS_FAR)).isCloseTo(-6, within(0.05));

@@ -14,9 +14,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Photo;
 import nexa.desktop.stage.PhotoStage;
 import org.junit.jupiter.api.BeforeEach;
@@ -117,8 +117,8 @@ class LensTest extends WindowTest {
         type("#lens-colour-number", "80");
         clickOn("#desk-colour");
         type("#edge-stops-number", "-1.5");
-        Edge wanted = new Edge(-1.5, 0.7);
-        waitFor(() -> session().photo().orElseThrow().preparation().edge().equals(wanted));
+        Vignette wanted = new Vignette(-1.5, 0.7);
+        waitFor(() -> session().photo().orElseThrow().preparation().vignette().equals(wanted));
         clickOn("#carry");
         clickOn("#carry-both");
         clickOn("#carry-lens");
@@ -132,7 +132,7 @@ class LensTest extends WindowTest {
                 .as("its own profile, at its own focal length")
                 .isNotEqualTo(lens(SHELF).flatMap(Lens::profile));
         assertThat(lens("fern-0147.jpg")).isEmpty();
-        assertThat(session().shoot().photo("fern-0147.jpg").preparation().edge())
+        assertThat(session().shoot().photo("fern-0147.jpg").preparation().vignette())
                 .isEqualTo(wanted);
     }
 

@@ -44,9 +44,9 @@ final class PackageRules {
             "tone", Set.of("render"),
             "render", Set.of(),
             "decode", Set.of(),
-            "raw", Set.of("decode", "render"),
+            "raw", Set.of("decode", "render", "work"),
             "facts", Set.of("decode", "raw"),
-            "fill", Set.of("decode", "render"),
+            "fill", Set.of("decode", "render", "work"),
             "pictures", Set.of("decode", "facts", "fill", "raw", "render", "tone", "work"),
             "find", Set.of("decode", "facts", "pictures", "render"),
             "deliver", Set.of("decode", "facts", "fill", "pictures", "raw", "render", "work"));

@@ -7,8 +7,8 @@
  * <ul>
  *   <li>{@link nexa.imaging.work}: none, not even core; {@link nexa.imaging.render}: none
  *   <li>{@link nexa.imaging.decode}: none
- *   <li>{@link nexa.imaging.raw}: decode, render
- *   <li>{@link nexa.imaging.facts}: decode, raw; {@link nexa.imaging.fill}: decode, render
+ *   <li>{@link nexa.imaging.raw}: decode, render, work
+ *   <li>{@link nexa.imaging.facts}: decode, raw; {@link nexa.imaging.fill}: decode, render, work
  *   <li>{@link nexa.imaging.tone}: render
  *   <li>{@link nexa.imaging.pictures}: decode, facts, fill, raw, render, tone, work
  *   <li>{@link nexa.imaging.find}: decode, facts, pictures, render

@@ -29,8 +29,8 @@ import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.RawPixels;
+import nexa.imaging.raw.RawAvailability;
 import nexa.imaging.raw.RawCommand;
-import nexa.imaging.raw.RawStanding;
 import org.bytedeco.javacpp.indexer.UShortRawIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.BeforeEach;
@@ -110,7 +110,7 @@ class RawPhotosTest {
         assertThat(facts.capturedAt()).isPresent();
         assertThat(facts.camera().lens()).contains("Fernlight 35 mm f/2.8");
         assertThat(facts.subject()).isPresent();
-        assertThat(facts.raw()).contains(RawStanding.READY);
+        assertThat(facts.raw()).contains(RawAvailability.READY);
         Picture picture = new PhotoPixels(file, Photo.untouched("fern-0173.dng")).picture(600);
         assertThat(List.of(picture.width(), picture.height())).containsExactly(400, 600);
     }
@@ -138,7 +138,7 @@ class RawPhotosTest {
         Path file = Files.write(folder.resolve("short.dng"), Arrays.copyOf(whole, whole.length - 200_000));
         ShootReading reading = ShootReading.of(List.of(Photo.untouched("short.dng")), folder);
         assertThat(reading.problems()).isEmpty();
-        assertThat(reading.facts().get("short.dng").raw()).contains(RawStanding.CUT_SHORT);
+        assertThat(reading.facts().get("short.dng").raw()).contains(RawAvailability.CUT_SHORT);
         assertThat(new PhotoPixels(file, Photo.untouched("short.dng"))
                         .picture(300)
                         .height())

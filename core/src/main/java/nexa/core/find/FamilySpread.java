@@ -26,30 +26,30 @@ record FamilySpread(double lean, double convergence, double halves, double sides
     private static final List<IntPredicate> HALVES =
             List.of(rank -> rank % 2 == 0, rank -> rank / 2 % 2 == 0, rank -> rank % 4 == 0 || rank % 4 == 3);
 
-    static FamilySpread of(LineGroup group, double[] across, RunningTogether.Fit fit) {
+    static FamilySpread of(LineGroup group, double[] across, Convergence.Fit fit) {
         double[] jackknife = jackknife(group, across, fit);
         return new FamilySpread(
                 jackknife[0], jackknife[1], halves(group, across, fit.line()), sides(group, across, fit));
     }
 
-    private static double[] jackknife(LineGroup group, double[] across, RunningTogether.Fit fit) {
+    private static double[] jackknife(LineGroup group, double[] across, Convergence.Fit fit) {
         double heaviest = Arrays.stream(fit.weights()).max().orElse(0);
-        Map<Integer, RunningTogether.Sums> byEdge = new LinkedHashMap<>();
+        Map<Integer, Convergence.Sums> byEdge = new LinkedHashMap<>();
         for (int i = 0; i < group.size(); i++) {
             if (fit.isIn()[i]) {
                 int edge = group.edge[i];
                 byEdge.computeIfAbsent(
                         edge,
-                        one -> RunningTogether.Sums.of(
+                        one -> Convergence.Sums.of(
                                 group, across, fit.weights(), j -> fit.isIn()[j] && group.edge[j] == edge));
             }
         }
-        RunningTogether.Sums all = RunningTogether.Sums.of(group, across, fit.weights(), j -> fit.isIn()[j]);
+        Convergence.Sums all = Convergence.Sums.of(group, across, fit.weights(), j -> fit.isIn()[j]);
         double[] leans = new double[byEdge.size()];
         double[] convergences = new double[byEdge.size()];
         int n = 0;
-        for (RunningTogether.Sums one : byEdge.values()) {
-            Optional<RunningTogether> rest = all.without(one).solved(1e-3 * heaviest);
+        for (Convergence.Sums one : byEdge.values()) {
+            Optional<Convergence> rest = all.without(one).solved(1e-3 * heaviest);
             if (rest.isEmpty()) {
                 return new double[] {NONE, NONE};
             }
@@ -66,7 +66,7 @@ record FamilySpread(double lean, double convergence, double halves, double sides
     }
 
     /** Of all edges that are not far off, not only those fitted. */
-    private static double halves(LineGroup group, double[] across, RunningTogether line) {
+    private static double halves(LineGroup group, double[] across, Convergence line) {
         IntPredicate isNear = i -> Math.abs(group.lean[i] - line.at(across[i])) < NEAR;
         Map<Integer, Double> weights = new LinkedHashMap<>();
         for (int i = 0; i < group.size(); i++) {
@@ -93,11 +93,11 @@ record FamilySpread(double lean, double convergence, double halves, double sides
         return Math.sqrt(squares / HALVES.size()) / 2;
     }
 
-    private static double sides(LineGroup group, double[] across, RunningTogether.Fit fit) {
+    private static double sides(LineGroup group, double[] across, Convergence.Fit fit) {
         IntPredicate isNear = i -> Math.abs(group.lean[i] - fit.line().at(across[i])) < NEAR;
         double most = 0;
         for (double[] places : new double[][] {across, group.along}) {
-            double middle = RunningTogether.median(chosen(places, fit.isIn()));
+            double middle = Convergence.median(chosen(places, fit.isIn()));
             IntPredicate isFirst = i -> isNear.test(i) && places[i] <= middle;
             IntPredicate isSecond = i -> isNear.test(i) && places[i] > middle;
             most = Math.max(most, Math.abs(difference(group, across, fit.line(), isFirst, isSecond, true)));
@@ -119,15 +119,15 @@ record FamilySpread(double lean, double convergence, double halves, double sides
     private static double difference(
             LineGroup group,
             double[] across,
-            RunningTogether line,
+            Convergence line,
             IntPredicate first,
             IntPredicate second,
             boolean keepsConvergence) {
         if (count(group, first) < 2 || count(group, second) < 2) {
             return NONE;
         }
-        Optional<RunningTogether> one = line.refitted(group, across, first, keepsConvergence);
-        Optional<RunningTogether> other = line.refitted(group, across, second, keepsConvergence);
+        Optional<Convergence> one = line.refitted(group, across, first, keepsConvergence);
+        Optional<Convergence> other = line.refitted(group, across, second, keepsConvergence);
         return one.isEmpty() || other.isEmpty()
                 ? NONE
                 : one.get().lean() - other.get().lean();

@@ -54,8 +54,8 @@ public final class LevelClaim {
     }
 
     private static FoundLevel claimed(List<LevelAsking.Answer> claims, double[] leans) {
-        double lean = RunningTogether.median(leans);
-        double sigma = RunningTogether.median(
+        double lean = Convergence.median(leans);
+        double sigma = Convergence.median(
                 claims.stream().mapToDouble(LevelAsking.Answer::sigma).toArray());
         double uncertainty = Math.max(LEAST_UNCERTAINTY, Math.max(sigma, leans[leans.length - 1] - leans[0]));
         LevelAsking.Answer shown = claims.get(0);
@@ -85,7 +85,7 @@ public final class LevelClaim {
                     return new FoundLevel(
                             Certainty.LIKELY,
                             best.by(),
-                            RunningTogether.median(leans),
+                            Convergence.median(leans),
                             Math.max(LEAST_UNCERTAINTY, Math.max(best.sigma(), leans[leans.length - 1] - leans[0])),
                             best.lines());
                 });

@@ -21,12 +21,12 @@ public final class LineFamily {
 
     private final LineGroup group;
     private final double[] across;
-    private final RunningTogether.Fit fit;
+    private final Convergence.Fit fit;
     private final FamilySpread spread;
     private final double rival;
     private final double share;
 
-    private LineFamily(LineGroup group, double[] across, RunningTogether.Fit fit, double rival, double share) {
+    private LineFamily(LineGroup group, double[] across, Convergence.Fit fit, double rival, double share) {
         this.group = group;
         this.across = across;
         this.fit = fit;
@@ -43,8 +43,8 @@ public final class LineFamily {
         }
         double[] across = group.across;
         for (int round = 0; ; round++) {
-            RunningTogether.Vote vote = RunningTogether.vote(group, across, MOST_UPRIGHT_CONVERGENCE);
-            Optional<RunningTogether.Fit> fit = vote.best().refined(group, across);
+            Convergence.Vote vote = Convergence.vote(group, across, MOST_UPRIGHT_CONVERGENCE);
+            Optional<Convergence.Fit> fit = vote.best().refined(group, across);
             if (fit.isEmpty()) {
                 return Optional.empty();
             }
@@ -60,7 +60,7 @@ public final class LineFamily {
      * Where each upright counts as being, so that its lean is exactly a straight line over it: what leans by atan2(sin ρ + κx,
      * cos ρ − κy) at x, y is at (lean − ρ) / κ.
      */
-    private static double[] counted(LineGroup group, RunningTogether line) {
+    private static double[] counted(LineGroup group, Convergence line) {
         if (Math.abs(line.convergence()) <= 0.3) {
             return group.across;
         }
@@ -81,14 +81,14 @@ public final class LineFamily {
         if (group.size() < LEAST) {
             return Optional.empty();
         }
-        RunningTogether.Vote vote = RunningTogether.vote(group, group.across, MOST_LEVEL_CONVERGENCE);
+        Convergence.Vote vote = Convergence.vote(group, group.across, MOST_LEVEL_CONVERGENCE);
         return vote.best().refined(group, group.across).map(fit -> {
-            RunningTogether straightOn = new RunningTogether(fit.line().lean(), 0);
+            Convergence straightOn = new Convergence(fit.line().lean(), 0);
             return new LineFamily(group, group.across, fit, vote.rival(), share(group, fit, straightOn, group.across));
         });
     }
 
-    private static double share(LineGroup group, RunningTogether.Fit fit, RunningTogether line, double[] across) {
+    private static double share(LineGroup group, Convergence.Fit fit, Convergence line, double[] across) {
         double in = 0;
         double all = 0;
         for (int i = 0; i < group.size(); i++) {

@@ -9,14 +9,19 @@ import java.util.Optional;
  *
  * @param name the name inside the destination that was asked for
  * @param file the name inside the destination that it got
- * @param making what it was made of, in a few letters
+ * @param contentKey what it was made of, in a few letters
  * @param length in bytes
  * @param source the folder of the photos: its URI, or where it lies from the destination; empty in lines of an earlier
  *     version
  * @param contents what is known of its contents; empty in lines of an earlier version, which wrote one before it got its name
  */
 public record DeliveredFile(
-        String name, String file, String making, long length, Optional<String> source, Optional<Contents> contents) {
+        String name,
+        String file,
+        String contentKey,
+        long length,
+        Optional<String> source,
+        Optional<Contents> contents) {
     /** The list's name in the destination. */
     public static final String LIST = ".nexa-delivered";
 
@@ -82,7 +87,7 @@ public record DeliveredFile(
 
     /** As {@link #parse} reads it. */
     public String line() {
-        String start = String.join(GAP, name, file, making, String.valueOf(length));
+        String start = String.join(GAP, name, file, contentKey, String.valueOf(length));
         return start
                 + source.map(folder -> GAP + folder).orElse("")
                 + contents.map(known -> GAP
@@ -105,6 +110,6 @@ public record DeliveredFile(
 
     /** The same file at another phase. */
     public DeliveredFile at(Phase phase) {
-        return new DeliveredFile(name, file, making, length, source, contents.map(known -> known.at(phase)));
+        return new DeliveredFile(name, file, contentKey, length, source, contents.map(known -> known.at(phase)));
     }
 }

@@ -99,7 +99,7 @@ final class ConvexPolygon implements Region {
      * @param held how many of these, the first ones, hold the first answer of the short way
      */
     private static Tightest.Answer best(Tightest.Aim aim, List<Tightest.Row> rows, List<Tightest.Row> start, int held) {
-        Tightest.Answer quick = new ActiveRows(aim, rows).from(start.subList(0, held));
+        Tightest.Answer quick = new ActiveSet(aim, rows).from(start.subList(0, held));
         return quick != null ? quick : new Tightest(aim, rows).from(start);
     }
 

@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 
 /**
  * What a lens does between its measurements; after the published way of the open lens data. Over focal length a term runs along
- * a spline of cubic Hermite pieces, most of them times the focal length; beyond the ends it stays as it is there. Darkening,
+ * a spline of cubic Hermite pieces, most of them times the focal length; beyond the ends it stays as it is there. VignettingSample,
  * which depends on three things, is a mean that near measurements decide.
  */
 final class Between {
@@ -42,15 +42,19 @@ final class Between {
         return Optional.of(new Distortion(model, terms));
     }
 
-    static Optional<Fringes> fringes(List<AtFocal<Fringes>> measured, double focal) {
+    static Optional<LateralChromaticAberration> fringes(
+            List<AtFocal<LateralChromaticAberration>> measured, double focal) {
         return measured.isEmpty()
                 ? Optional.empty()
-                : Optional.of(
-                        new Fringes(colour(measured, focal, Fringes::red), colour(measured, focal, Fringes::blue)));
+                : Optional.of(new LateralChromaticAberration(
+                        colour(measured, focal, LateralChromaticAberration::red),
+                        colour(measured, focal, LateralChromaticAberration::blue)));
     }
 
     private static List<Double> colour(
-            List<AtFocal<Fringes>> measured, double focal, Function<Fringes, List<Double>> which) {
+            List<AtFocal<LateralChromaticAberration>> measured,
+            double focal,
+            Function<LateralChromaticAberration, List<Double>> which) {
         return List.of(
                 spline(measured, focal, false, terms -> which.apply(terms).get(0)),
                 spline(measured, focal, true, terms -> which.apply(terms).get(1)),
@@ -98,11 +102,11 @@ final class Between {
      * @param span what counts as far in focal lengths, in millimetres; less than 1 counts as 1
      */
     static List<Double> darkening(
-            List<Darkening> measured, double focal, double aperture, double distance, double span) {
+            List<VignettingSample> measured, double focal, double aperture, double distance, double span) {
         double[] sum = new double[3];
         double weights = 0;
         double nearest = Double.POSITIVE_INFINITY;
-        for (Darkening one : measured) {
+        for (VignettingSample one : measured) {
             double q = Math.hypot(
                     (focal - one.focal()) / Math.max(1, span),
                     Math.hypot(

@@ -10,7 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 
@@ -32,8 +32,8 @@ public record KnownLens(
         double aspect,
         boolean isRectilinear,
         List<AtFocal<Distortion>> distortion,
-        List<AtFocal<Fringes>> fringes,
-        List<Darkening> darkening) {
+        List<AtFocal<LateralChromaticAberration>> fringes,
+        List<VignettingSample> darkening) {
     /** Of a distance that the photo does not tell, in metres. */
     private static final double FAR = 1000;
 
@@ -119,8 +119,10 @@ public record KnownLens(
 
     /** The range of focal lengths that its name tells, unless a darkening was measured outside it: then the range of those. */
     double span() {
-        double shortest = darkening.stream().mapToDouble(Darkening::focal).min().orElse(0);
-        double longest = darkening.stream().mapToDouble(Darkening::focal).max().orElse(0);
+        double shortest =
+                darkening.stream().mapToDouble(VignettingSample::focal).min().orElse(0);
+        double longest =
+                darkening.stream().mapToDouble(VignettingSample::focal).max().orElse(0);
         Matcher named = RANGE.matcher(model.toLowerCase(Locale.ROOT));
         if (named.find()) {
             double from = Double.parseDouble(named.group(1));

@@ -19,7 +19,7 @@ public record LensProfile(
         double cropFactor,
         double aspect,
         Optional<Distortion> distortion,
-        Optional<Fringes> fringes,
+        Optional<LateralChromaticAberration> fringes,
         List<Double> vignetting) {
     /** What the open lens data leaves out. */
     public static final double USUAL_ASPECT = 1.5;
@@ -69,7 +69,7 @@ public record LensProfile(
                 .with("cropFactor", cropFactor)
                 .with("aspect", aspect)
                 .with("distortion", distortion, Distortion::fingerprint)
-                .with("fringes", fringes, Fringes::fingerprint)
+                .with("fringes", fringes, LateralChromaticAberration::fingerprint)
                 .with("vignetting", vignetting, String::valueOf)
                 .letters();
     }

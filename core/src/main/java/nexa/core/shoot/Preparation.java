@@ -3,10 +3,10 @@ package nexa.core.shoot;
 import java.util.Optional;
 import nexa.core.geometry.Angle;
 import nexa.core.geometry.Fingerprint;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.Shape;
+import nexa.core.shape.Vignette;
 
 /**
  * All that is done to a photo, for every format alike, before it is cropped: in parts, by what they touch, in the order in which
@@ -51,8 +51,8 @@ public record Preparation(PhotoOrientation orientation, Trim trim, Shape shape, 
         return shape.angle();
     }
 
-    public Edge edge() {
-        return tone.edge();
+    public Vignette vignette() {
+        return tone.vignette();
     }
 
     public Preparation withOrientation(PhotoOrientation newOrientation) {
@@ -91,8 +91,8 @@ public record Preparation(PhotoOrientation orientation, Trim trim, Shape shape, 
         return withShape(shape.withAngle(newAngle));
     }
 
-    public Preparation withEdge(Edge newEdge) {
-        return withTone(tone.withEdge(newEdge));
+    public Preparation withVignette(Vignette newVignette) {
+        return withTone(tone.withVignette(newVignette));
     }
 
     /** The same, seen a quarter further clockwise. */

@@ -54,7 +54,7 @@ class DeliveredLinesTest {
     void linesOfAnEarlierVersionSayNotWhetherTheFileGotItsNameSoAllOfThemCount() {
         DeliveredLines lines = DeliveredLines.of(List.of(
                 "a.jpg\ta.jpg\tone\t5\t.", "no line", "a.jpg\ta.jpg\ttwo\t6\t.", "a.jpg\ta-2.jpg\tthree\t7\t."));
-        assertThat(lines.ofFile("a.jpg")).extracting(DeliveredFile::making).containsExactly("two", "one");
+        assertThat(lines.ofFile("a.jpg")).extracting(DeliveredFile::contentKey).containsExactly("two", "one");
         assertThat(lines.filesOf("a.jpg")).containsExactly("a-2.jpg", "a.jpg");
         assertThat(lines.filesOf("b.jpg")).isEmpty();
     }

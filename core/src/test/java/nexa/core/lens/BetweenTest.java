@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.Vectors;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -27,11 +27,11 @@ class BetweenTest {
         given.get("distortion")
                 .forEach(one -> distortion.add(new AtFocal<>(
                         one.get(0).asDouble(), new Distortion(Distortion.Model.PTLENS, Vectors.numbers(one.get(1))))));
-        List<AtFocal<Fringes>> colour = new ArrayList<>();
+        List<AtFocal<LateralChromaticAberration>> colour = new ArrayList<>();
         given.get("colour").forEach(one -> colour.add(new AtFocal<>(one.get(0).asDouble(), fringes(one.get(1)))));
-        List<Darkening> darkening = new ArrayList<>();
+        List<VignettingSample> darkening = new ArrayList<>();
         given.get("vignetting")
-                .forEach(one -> darkening.add(new Darkening(
+                .forEach(one -> darkening.add(new VignettingSample(
                         one.get(0).asDouble(),
                         one.get(1).asDouble(),
                         one.get(2).asDouble(),
@@ -41,8 +41,8 @@ class BetweenTest {
         assertNear(
                 Between.distortion(distortion, focal).orElseThrow().terms(),
                 Vectors.numbers(expected.get("distortion")));
-        Fringes fringes = Between.fringes(colour, focal).orElseThrow();
-        Fringes expectedFringes = fringes(expected.get("colour"));
+        LateralChromaticAberration fringes = Between.fringes(colour, focal).orElseThrow();
+        LateralChromaticAberration expectedFringes = fringes(expected.get("colour"));
         assertNear(fringes.red(), expectedFringes.red());
         assertNear(fringes.blue(), expectedFringes.blue());
         assertNear(
@@ -63,9 +63,9 @@ class BetweenTest {
                 .contains(first);
     }
 
-    private static Fringes fringes(JsonNode terms) {
+    private static LateralChromaticAberration fringes(JsonNode terms) {
         List<Double> values = Vectors.numbers(terms);
-        return new Fringes(
+        return new LateralChromaticAberration(
                 List.of(values.get(0), values.get(2), values.get(4)),
                 List.of(values.get(1), values.get(3), values.get(5)));
     }

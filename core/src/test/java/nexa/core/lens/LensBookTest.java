@@ -125,8 +125,8 @@ class LensBookTest {
     }
 
     private static double span(String model, double... focals) {
-        List<Darkening> darkening = Arrays.stream(focals)
-                .mapToObj(focal -> new Darkening(focal, 4, 10, List.of(-0.3, 0.0, 0.0)))
+        List<VignettingSample> darkening = Arrays.stream(focals)
+                .mapToObj(focal -> new VignettingSample(focal, 4, 10, List.of(-0.3, 0.0, 0.0)))
                 .toList();
         return new KnownLens("Birch", model, Set.of(), 1, 1.5, true, List.of(), List.of(), darkening).span();
     }

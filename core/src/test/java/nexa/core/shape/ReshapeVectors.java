@@ -59,15 +59,15 @@ public final class ReshapeVectors {
                 : Optional.empty();
     }
 
-    private static Optional<Fringes> fringes(JsonNode node) {
+    private static Optional<LateralChromaticAberration> fringes(JsonNode node) {
         if (!node.isObject()) {
             return Optional.empty();
         }
         List<Double> terms = Vectors.numbers(node.get("terms"));
         return Optional.of(
                 node.get("model").asText().equals("linear")
-                        ? Fringes.linear(terms.get(0), terms.get(1))
-                        : new Fringes(
+                        ? LateralChromaticAberration.linear(terms.get(0), terms.get(1))
+                        : new LateralChromaticAberration(
                                 List.of(terms.get(0), terms.get(2), terms.get(4)),
                                 List.of(terms.get(1), terms.get(3), terms.get(5))));
     }

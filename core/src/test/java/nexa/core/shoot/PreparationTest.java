@@ -10,11 +10,11 @@ import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
 import nexa.core.series.StartAgain;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shape.Shape;
+import nexa.core.shape.Vignette;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -29,7 +29,7 @@ class PreparationTest {
                     Optional.of(Lens.byHand(20)),
                     Optional.of(new Perspective(12, -5, 80, 1.1, 28, SceneLines.NONE)),
                     new Angle(3.5)),
-            new Tone(new Edge(-0.5, 0.8)));
+            new Tone(new Vignette(-0.5, 0.8)));
 
     /** Of the parts of a preparation, those that corrections are added to; a trim is one. */
     private static final Set<Class<?>> PARTS = Set.of(PhotoOrientation.class, Shape.class, Tone.class);

@@ -17,7 +17,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.session.Standing;
+import nexa.desktop.session.Tally;
 import nexa.desktop.tool.Easel;
 import nexa.desktop.tool.EaselTool;
 import nexa.desktop.tool.PhotoActions;
@@ -164,7 +164,7 @@ public final class EaselView extends View {
     }
 
     private void tellStanding() {
-        Standing now = session.workedOutProperty().get().standing();
+        Tally now = session.workedOutProperty().get().tally();
         standing.set(
                 Words.get("easel.standing", now.done(session.formatProperty().get()), now.ready()));
     }

@@ -6,7 +6,7 @@ import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Words;
 import nexa.imaging.facts.PhotoFacts;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 
 /**
  * What is said of a photo's raw file.
@@ -22,15 +22,15 @@ record RawWords(String text, String tip, String style) {
         return facts.flatMap(PhotoFacts::raw).flatMap(standing -> {
             boolean isWanted = photo.raw().isEmpty()
                     || crop.map(shown -> photo.wantsRaw(shown.format())).orElse(false);
-            if (isWanted && standing != RawStanding.READY) {
-                String text = Words.get(standing == RawStanding.UNLIKE ? "raw.notLike" : "raw.picture");
+            if (isWanted && standing != RawAvailability.READY) {
+                String text = Words.get(standing == RawAvailability.UNLIKE ? "raw.notLike" : "raw.picture");
                 return Optional.of(new RawWords(text, Words.get("raw." + EnumName.of(standing)), "look"));
             }
             if (photo.raw().isEmpty()) {
                 return Optional.of(new RawWords(Words.get("raw.own"), Words.get("raw.ready"), "quiet"));
             }
             return photo.raw()
-                    .filter(raw -> standing != RawStanding.MISSING)
+                    .filter(raw -> standing != RawAvailability.MISSING)
                     .map(raw -> new RawWords(Words.get("photo.twoFiles"), Words.get("raw.beside", raw), "quiet"));
         });
     }

@@ -27,7 +27,7 @@ import nexa.desktop.session.ShootSession;
 import nexa.imaging.deliver.DeliveryCheck;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.facts.ShootReading;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import nexa.store.user.Preferences;
 
 /** Hand over: the delivery note, where it goes, and the delivery itself. */
@@ -43,8 +43,8 @@ public final class HandOverView extends View {
     private final TermsEditor terms;
     private final Button deliver;
     private Path to;
-    private final Latest<Integer> counting;
-    private final Latest<Foreseen> foreseeing;
+    private final LatestOnly<Integer> counting;
+    private final LatestOnly<Foreseen> foreseeing;
 
     /**
      * Hand over of a shoot.

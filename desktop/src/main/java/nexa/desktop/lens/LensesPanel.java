@@ -26,7 +26,7 @@ import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.LensesNow;
 import nexa.desktop.session.ShootSession;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import nexa.store.lens.ReadLenses;
 
 /** Puts the lenses of many photos right where they are known, and says before how many that are, and which are not. */
@@ -46,7 +46,7 @@ public final class LensesPanel extends VBox {
     private final ShootSession session;
     private final Runnable close;
     private final Choices<Whom> whom;
-    private final Latest<Known> looking;
+    private final LatestOnly<Known> looking;
     private final VBox known = new VBox(4);
     private final Label unknown = Parts.label("", "quiet");
     private final LensSource source = new LensSource();

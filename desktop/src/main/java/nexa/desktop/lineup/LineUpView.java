@@ -21,7 +21,7 @@ import nexa.desktop.parts.Words;
 import nexa.desktop.series.PhotoEdits;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import nexa.store.user.Preferences;
 
 /** The line-up: all crops of a format and orientation at one size under one guide, the furthest out of step first. */
@@ -40,7 +40,7 @@ public final class LineUpView extends View {
     private final OnView onView = new OnView(viewed::playFromStart);
     private Orientation orientation = Orientation.WIDE;
     private LineUp lineUp = LineUp.EMPTY;
-    private final Latest<LineUp> liningUp;
+    private final LatestOnly<LineUp> liningUp;
 
     /**
      * The line-up of a shoot.
@@ -210,7 +210,7 @@ public final class LineUpView extends View {
 
     private void tellStanding() {
         standing.set(Words.get(
-                "lineup.standing", session.workedOutProperty().get().standing().outOfStep()));
+                "lineup.standing", session.workedOutProperty().get().tally().outOfStep()));
     }
 
     @Override

@@ -35,7 +35,7 @@ import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Words;
 import nexa.desktop.picture.Thumb;
 import nexa.desktop.session.ShootSession;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** Carries one photo's crop across others, and says before anything happens what will. */
 public final class CarryPanel extends VBox {
@@ -59,7 +59,7 @@ public final class CarryPanel extends VBox {
     private final Photo lead;
     private final Format format;
     private final Runnable close;
-    private final Latest<Preview> previews;
+    private final LatestOnly<Preview> previews;
     private final Map<Carry, ToggleButton> what = new EnumMap<>(Carry.class);
     private final ToggleButton angle;
     private final GivenAlong along;

@@ -7,8 +7,8 @@ import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
 import nexa.core.series.LensChange;
 import nexa.core.series.PerspectiveOnce;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
@@ -62,16 +62,18 @@ final class GivenAlong {
                 now = PerspectiveOnce.give(now, lead.file(), files);
             }
             return new Given(
-                    givesEdge ? withEdge(now, files) : now, givesLens ? files.size() - given.size() : 0, leftAsTheyAre);
+                    givesEdge ? withVignette(now, files) : now,
+                    givesLens ? files.size() - given.size() : 0,
+                    leftAsTheyAre);
         };
     }
 
-    private Shoot withEdge(Shoot shoot, List<String> files) {
-        Edge wanted = lead.preparation().edge();
+    private Shoot withVignette(Shoot shoot, List<String> files) {
+        Vignette wanted = lead.preparation().vignette();
         return shoot.draft()
                 .change(
                         Set.copyOf(files),
-                        photo -> photo.withPreparation(photo.preparation().withEdge(wanted)))
+                        photo -> photo.withPreparation(photo.preparation().withVignette(wanted)))
                 .shoot();
     }
 }

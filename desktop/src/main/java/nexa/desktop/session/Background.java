@@ -6,7 +6,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** The threads on which a window has things worked out: its own, and gone with it. */
 public final class Background implements AutoCloseable {
@@ -20,8 +20,8 @@ public final class Background implements AutoCloseable {
     }
 
     /** Works things out for the JavaFX thread, on which they are asked for and heard. */
-    public <T> Latest<T> latest(Consumer<T> heard) {
-        return new Latest<>(workers, Platform::runLater, heard);
+    public <T> LatestOnly<T> latest(Consumer<T> heard) {
+        return new LatestOnly<>(workers, Platform::runLater, heard);
     }
 
     /** What was begun is finished, and nothing else begun. */

@@ -16,7 +16,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** What happens in the folder while the shoot is open: photos that come, go, change, and have other names now. */
 public final class FolderChanges {
@@ -27,7 +27,7 @@ public final class FolderChanges {
     private final ShootEdits edits;
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
-    private final Latest<Map<String, String>> seeking;
+    private final LatestOnly<Map<String, String>> seeking;
     private final FolderWatch watch;
 
     /** Looks at the folder from now on. */

@@ -29,7 +29,7 @@ import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.PixelMemory;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import nexa.imaging.work.WorkQueue;
 import nexa.store.shoot.ShootFolder;
 
@@ -55,7 +55,7 @@ public final class ShootSession {
     private final PixelLooks looks;
     private final Background background;
     private final ReadOnlyObjectWrapper<WorkedOut> workedOut;
-    private final Latest<WorkedOut> working;
+    private final LatestOnly<WorkedOut> working;
     private Crops crops;
 
     /**

@@ -20,7 +20,7 @@ import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.TextureReading;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** Reads how busy photos are inside their edges, as soon as a crop reaches beyond these, and lets the shoot learn it. */
 final class Textures {
@@ -39,7 +39,7 @@ final class Textures {
     private final PictureLibrary pictures;
     private final Turns turns;
     private final Predicate<Photo> isReady;
-    private final Latest<List<Photo>> wanting;
+    private final LatestOnly<List<Photo>> wanting;
     private final Set<Asked> asked = new HashSet<>();
     private final Map<Asked, EdgeTexture> known = new HashMap<>();
 

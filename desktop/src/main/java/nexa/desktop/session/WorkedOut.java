@@ -9,19 +9,19 @@ import nexa.core.shoot.Photo;
  *
  * @param now what it was worked out of
  * @param crops those of the photos shown that can be worked on, in the format worked in
- * @param standing where the work stands
+ * @param tally where the work stands
  */
-public record WorkedOut(ShootNow now, CropTable crops, Standing standing) {
+public record WorkedOut(ShootNow now, CropTable crops, Tally tally) {
 
     /** Works it out. Not for the JavaFX thread where there are many photos. */
     public static WorkedOut of(ShootNow now) {
         List<Photo> ready = now.photos().stream().filter(now::isReady).toList();
         CropTable crops = CropTable.of(now.shoot(), ready, now.format());
-        return new WorkedOut(now, crops, Standing.of(now.shoot().formats(), crops));
+        return new WorkedOut(now, crops, Tally.of(now.shoot().formats(), crops));
     }
 
     /** Nothing, yet. */
     static WorkedOut nothing(ShootNow now) {
-        return new WorkedOut(now, CropTable.of(now.shoot(), List.of(), now.format()), Standing.NONE);
+        return new WorkedOut(now, CropTable.of(now.shoot(), List.of(), now.format()), Tally.NONE);
     }
 }

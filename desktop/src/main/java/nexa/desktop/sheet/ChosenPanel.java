@@ -20,7 +20,7 @@ import nexa.desktop.parts.Subscriptions;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** What the chosen photos have in common, and what can be done with them. */
 final class ChosenPanel {
@@ -31,7 +31,7 @@ final class ChosenPanel {
     private final Label common = Parts.label("", "small", "quiet");
     private final TextField angle = new TextField();
     private final VBox node;
-    private final Latest<InCommon> looking;
+    private final LatestOnly<InCommon> looking;
     private final Subscriptions subscriptions = new Subscriptions();
 
     ChosenPanel(ShootSession session, Choosing choosing, ChosenActions actions) {

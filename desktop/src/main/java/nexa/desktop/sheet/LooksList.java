@@ -23,7 +23,7 @@ import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 
 /** What needs a look, by reason; each reason opens to its photos. */
 final class LooksList {
@@ -38,7 +38,7 @@ final class LooksList {
     private final VBox groups = new VBox(3);
     private final VBox node;
     private final Map<LooksByReason.Reason, Boolean> opened = new EnumMap<>(LooksByReason.Reason.class);
-    private final Latest<LooksByReason> looking;
+    private final LatestOnly<LooksByReason> looking;
     private final Subscriptions subscriptions = new Subscriptions();
     private LooksByReason shown = new LooksByReason(List.of());
 

@@ -18,7 +18,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Subscriptions;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
-import nexa.desktop.session.Standing;
+import nexa.desktop.session.Tally;
 
 /** At the right of the sheet: how far each format is, and what needs a look. */
 final class SheetPanel {
@@ -84,7 +84,7 @@ final class SheetPanel {
         if (node.getScene() == null) {
             return;
         }
-        Standing now = session.workedOutProperty().get().standing();
+        Tally now = session.workedOutProperty().get().tally();
         progress.getChildren().clear();
         int row = 0;
         for (Format format : session.workedOutProperty().get().now().shoot().formats()) {

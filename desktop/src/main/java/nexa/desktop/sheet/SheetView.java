@@ -23,7 +23,7 @@ import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
@@ -34,7 +34,7 @@ public final class SheetView extends View {
     private final ShootSession session;
     private final Runnable openEasel;
     private final SheetRows rows = new SheetRows();
-    private final Latest<List<SheetRow>> laying;
+    private final LatestOnly<List<SheetRow>> laying;
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final VirtualizedScrollPane<?> scroll;
     private final SheetPanel panel;

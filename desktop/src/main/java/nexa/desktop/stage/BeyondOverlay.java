@@ -54,7 +54,7 @@ final class BeyondOverlay {
     }
 
     /** Lays it over a crop as it lies on the stage. */
-    void lay(Lying now, PhotoCrop of) {
+    void lay(Pose now, PhotoCrop of) {
         Crop crop = now.crop();
         boolean reaches = of.withCrop(crop).beyond() > 0;
         Object shown = reaches

@@ -12,7 +12,7 @@ final class DrawnAhead {
 
     /** A photo as it was drawn. */
     record Drawn(Photo photo, Picture source, StagePicture.Drawing drawing) {
-        private boolean isOf(Photo other, Lying lying, double density) {
+        private boolean isOf(Photo other, Pose lying, double density) {
             return drawing.shows(other, lying, Optional.empty())
                     && drawing.projection().equals(lying.projection())
                     && drawing.density() == density;
@@ -27,7 +27,7 @@ final class DrawnAhead {
     }
 
     /** Draws a photo in the background as it will lie, unless it is drawn so already. */
-    void draw(Photo photo, Picture source, Lying lying, double density) {
+    void draw(Photo photo, Picture source, Pose lying, double density) {
         if (find(photo, lying, density).isEmpty()) {
             renderer.drawAhead(source, photo, lying, density, drawing -> keep(new Drawn(photo, source, drawing)));
         }
@@ -42,7 +42,7 @@ final class DrawnAhead {
     }
 
     /** The photo, if it is drawn just so. */
-    Optional<Drawn> find(Photo photo, Lying lying, double density) {
+    Optional<Drawn> find(Photo photo, Pose lying, double density) {
         return Optional.ofNullable(photos.get(photo.file())).filter(drawn -> drawn.isOf(photo, lying, density));
     }
 }

@@ -8,8 +8,8 @@ final class Glide extends AnimationTimer {
     private static final double NANOS = 150e6;
 
     private final Projection from;
-    private final Lying target;
-    private final Consumer<Lying> step;
+    private final Pose target;
+    private final Consumer<Pose> step;
     private final Runnable arrived;
     private long began;
 
@@ -19,7 +19,7 @@ final class Glide extends AnimationTimer {
      * @param step shows the photo on its way, and at last where it is to lie
      * @param arrived runs before the last step
      */
-    Glide(Projection from, Lying target, Consumer<Lying> step, Runnable arrived) {
+    Glide(Projection from, Pose target, Consumer<Pose> step, Runnable arrived) {
         this.from = from;
         this.target = target;
         this.step = step;

@@ -5,11 +5,11 @@ import java.util.function.Consumer;
 
 /** Brings the photo to where it is to lie, little by little; one such way at a time. */
 final class Gliding {
-    private final Consumer<Lying> aim;
+    private final Consumer<Pose> aim;
     private Optional<Glide> glide = Optional.empty();
 
     /** @param aim hears where the photo is to lie in each frame */
-    Gliding(Consumer<Lying> aim) {
+    Gliding(Consumer<Pose> aim) {
         this.aim = aim;
     }
 
@@ -17,7 +17,7 @@ final class Gliding {
         return glide.isPresent();
     }
 
-    void glide(Projection from, Lying target) {
+    void glide(Projection from, Pose target) {
         stop();
         if (from.equals(target.projection())) {
             aim.accept(target);
@@ -29,7 +29,7 @@ final class Gliding {
     }
 
     /** As {@link #glide}, or at once where there is nothing to glide from. */
-    void go(Optional<Projection> from, Lying target) {
+    void go(Optional<Projection> from, Pose target) {
         stop();
         from.ifPresentOrElse(now -> glide(now, target), () -> aim.accept(target));
     }

@@ -30,7 +30,7 @@ public final class PhotoStage extends Region {
     private final StageTools tools = new StageTools(notes);
     private final Gliding gliding = new Gliding(this::aim);
     private Optional<PhotoCrop> base = Optional.empty();
-    private Optional<Lying> shown = Optional.empty();
+    private Optional<Pose> shown = Optional.empty();
     private boolean isTurning;
 
     public PhotoStage(PictureLibrary library) {
@@ -92,12 +92,12 @@ public final class PhotoStage extends Region {
 
     /** How the photo lies at this moment, if there is one. */
     public Optional<Projection> projection() {
-        return shown.map(Lying::projection);
+        return shown.map(Pose::projection);
     }
 
     /** Where the crop lies on the stage, if there is one. */
     public Optional<Rectangle> frame() {
-        return shown.map(Lying::frame);
+        return shown.map(Pose::frame);
     }
 
     /** Shows a photo with its crop. The same photo glides there; another one is there at once, when it has been read. */
@@ -117,7 +117,7 @@ public final class PhotoStage extends Region {
             reading.readPreview();
         }
         if (!reading.sources().isEmpty() && placing.hasSize()) {
-            Lying home = home();
+            Pose home = home();
             gliding.go(projection().filter(from -> isInSamePlane && home.isTurnedAs(from)), home);
         }
     }
@@ -163,7 +163,7 @@ public final class PhotoStage extends Region {
     public void fit(Crop draft) {
         gliding.stop();
         if (placing.hasSize()) {
-            aim(new Lying(placing.home(base.orElseThrow(), draft, shown), draft));
+            aim(new Pose(placing.home(base.orElseThrow(), draft, shown), draft));
         }
     }
 
@@ -173,7 +173,7 @@ public final class PhotoStage extends Region {
         base = Optional.of(draft);
         isTurning = true;
         if (placing.hasSize()) {
-            shown.ifPresent(now -> aim(new Lying(placing.turned(draft, now), draft.crop())));
+            shown.ifPresent(now -> aim(new Pose(placing.turned(draft, now), draft.crop())));
         }
     }
 
@@ -250,7 +250,7 @@ public final class PhotoStage extends Region {
     public void trim(PhotoCrop draft) {
         gliding.stop();
         base = Optional.of(draft);
-        shown.ifPresent(now -> aim(new Lying(now.projection(), draft.crop())));
+        shown.ifPresent(now -> aim(new Pose(now.projection(), draft.crop())));
     }
 
     /** While every frame is another drawing, none is drawn larger than the stage. */
@@ -259,19 +259,19 @@ public final class PhotoStage extends Region {
     }
 
     /** Where the photo goes when nothing moves it. */
-    private Lying home() {
+    private Pose home() {
         PhotoCrop now = base.orElseThrow();
         if (tools.showWhole()) {
-            return new Lying(placing.whole(now), now.crop());
+            return new Pose(placing.whole(now), now.crop());
         }
-        return new Lying(placing.home(now, now.crop(), shown), now.crop());
+        return new Pose(placing.home(now, now.crop(), shown), now.crop());
     }
 
-    private void aim(Lying target) {
+    private void aim(Pose target) {
         drawing.aim(base.orElseThrow(), target, isMoving());
     }
 
-    private void present(Lying now) {
+    private void present(Pose now) {
         shown = Optional.of(now);
         tools.lay(now, base.orElseThrow());
     }

@@ -63,8 +63,8 @@ final class Placing {
     }
 
     /** Where a photo lies that nobody has moved or zoomed. */
-    Lying atRest(PhotoCrop crop) {
-        return new Lying(atRest(crop, crop.crop()), crop.crop());
+    Pose atRest(PhotoCrop crop) {
+        return new Pose(atRest(crop, crop.crop()), crop.crop());
     }
 
     private Projection atRest(PhotoCrop of, Crop crop) {
@@ -74,7 +74,7 @@ final class Placing {
     }
 
     /** Where a photo goes with a crop when nothing moves it; zoomed, it stays. */
-    Projection home(PhotoCrop of, Crop crop, Optional<Lying> shown) {
+    Projection home(PhotoCrop of, Crop crop, Optional<Pose> shown) {
         if (isZoomed && shown.isPresent()) {
             Projection now = shown.get().projection();
             return new Projection(size(), now.middle(), now.scale(), of.photo().angle());
@@ -83,7 +83,7 @@ final class Placing {
     }
 
     /** Turned about the middle of its crop, if it is zoomed. */
-    Projection turned(PhotoCrop draft, Lying now) {
+    Projection turned(PhotoCrop draft, Pose now) {
         Point about = now.crop().centre();
         Projection lying = now.projection();
         return isZoomed
@@ -101,7 +101,7 @@ final class Placing {
      *
      * @param scale screen pixels a photo pixel
      */
-    Lying zoomed(PhotoCrop of, Lying now, double scale, Point pointer) {
+    Pose zoomed(PhotoCrop of, Pose now, double scale, Point pointer) {
         Projection lying = now.projection();
         Projection rest = atRest(of, now.crop());
         double next = Math.min(LARGEST_SCALE, scale);
@@ -111,17 +111,17 @@ final class Placing {
     }
 
     /** Moved by screen pixels. */
-    Lying panned(Lying now, Point way) {
+    Pose panned(Pose now, Point way) {
         isZoomed = true;
         Projection lying = now.projection();
         return now.with(lying.movedTo(lying.middle().minus(lying.angle().toPhoto(way.times(1 / lying.scale())))));
     }
 
     /** Slid under its crop, which stays where it is on the stage; or the crop over the photo, if that holds still. */
-    Lying slid(Lying now, Crop draft) {
+    Pose slid(Pose now, Crop draft) {
         Point way =
                 holdsPhoto() ? Point.ORIGIN : draft.centre().minus(now.crop().centre());
         Projection lying = now.projection();
-        return new Lying(lying.movedTo(lying.middle().plus(way)), draft);
+        return new Pose(lying.movedTo(lying.middle().plus(way)), draft);
     }
 }

@@ -10,7 +10,7 @@ import nexa.core.series.FillPlan;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Photo;
 import nexa.desktop.picture.Images;
-import nexa.imaging.pictures.Around;
+import nexa.imaging.pictures.OutsidePicture;
 import nexa.imaging.pictures.Picture;
 
 /** What is drawn of the photo on the stage: shifted where that will do, else drawn anew. */
@@ -24,10 +24,10 @@ final class StageDrawing {
     private final StageReading reading;
     private final StageAround around;
     private final ObservableValue<Double> density;
-    private final Consumer<Lying> presented;
+    private final Consumer<Pose> presented;
     private Optional<StagePicture.Drawing> drawing = Optional.empty();
     /** How the photo is to lie, which may not be drawn yet. */
-    private Lying wanted;
+    private Pose wanted;
 
     private boolean isWhole;
 
@@ -37,7 +37,7 @@ final class StageDrawing {
      * @param density pixels of the screen along one of the stage's
      * @param presented hears how the photo lies whenever that has changed
      */
-    StageDrawing(StageReading reading, StageAround around, ObservableValue<Double> density, Consumer<Lying> presented) {
+    StageDrawing(StageReading reading, StageAround around, ObservableValue<Double> density, Consumer<Pose> presented) {
         this.reading = reading;
         this.around = around;
         this.density = density;
@@ -51,12 +51,12 @@ final class StageDrawing {
     }
 
     /** Draws a photo in the background as it will lie. */
-    void drawAhead(Photo next, Picture preview, Lying lying) {
+    void drawAhead(Photo next, Picture preview, Pose lying) {
         ahead.draw(next, preview, lying, density.getValue());
     }
 
     /** Takes what was drawn ahead of a photo, if it was drawn to lie just so. */
-    void takeDrawnAhead(Photo photo, Lying lying) {
+    void takeDrawnAhead(Photo photo, Pose lying) {
         ahead.find(photo, lying, density.getValue()).ifPresent(drawn -> {
             reading.add(drawn.source());
             show(drawn.drawing());
@@ -76,10 +76,10 @@ final class StageDrawing {
      *
      * @param isMoving whether every frame is another drawing
      */
-    void aim(PhotoCrop base, Lying target, boolean isMoving) {
+    void aim(PhotoCrop base, Pose target, boolean isMoving) {
         Photo photo = base.photo();
         wanted = target;
-        Optional<Around> beyond = beyond(base, target);
+        Optional<OutsidePicture> beyond = beyond(base, target);
         boolean isShift =
                 drawing.filter(drawn -> drawn.shows(photo, target, beyond)).isPresent()
                         && target.projection().isShiftOf(drawing.get().projection())
@@ -106,12 +106,12 @@ final class StageDrawing {
         isWhole = whole;
     }
 
-    private Optional<Around> beyond(PhotoCrop base, Lying target) {
+    private Optional<OutsidePicture> beyond(PhotoCrop base, Pose target) {
         return isWhole ? Optional.empty() : around.of(FillPlan.of(base.withCrop(target.crop())));
     }
 
     /** Draws the photo anew, from the finest that is there of it. */
-    private void draw(Photo photo, Lying target, Optional<Around> beyond, boolean isMoving) {
+    private void draw(Photo photo, Pose target, Optional<OutsidePicture> beyond, boolean isMoving) {
         if (reading.sources().isEmpty()) {
             return;
         }
@@ -136,7 +136,7 @@ final class StageDrawing {
         node.setFitHeight(done.picture().height() / done.density());
     }
 
-    private void present(Lying target) {
+    private void present(Pose target) {
         Projection to = target.projection();
         Point shift = shiftFor(to);
         double beyond = drawing.orElseThrow().beyond();

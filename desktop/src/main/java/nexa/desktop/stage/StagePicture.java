@@ -8,7 +8,7 @@ import javafx.application.Platform;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Size;
 import nexa.core.shoot.Photo;
-import nexa.imaging.pictures.Around;
+import nexa.imaging.pictures.OutsidePicture;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.ScreenRenderer;
 import nexa.imaging.work.Ticket;
@@ -32,7 +32,7 @@ final class StagePicture {
     record Detail(double beyond, double density) {}
 
     /** A drawing of a photo, and how it was to lie. */
-    record Drawing(Picture picture, Photo photo, Lying lying, Detail detail, Optional<Around> around) {
+    record Drawing(Picture picture, Photo photo, Pose lying, Detail detail, Optional<OutsidePicture> around) {
         Projection projection() {
             return lying.projection();
         }
@@ -49,17 +49,17 @@ final class StagePicture {
          *
          * @param wanted what the crop shows of what lies outside its photo
          */
-        boolean shows(Photo other, Lying target, Optional<Around> wanted) {
+        boolean shows(Photo other, Pose target, Optional<OutsidePicture> wanted) {
             boolean isAnyCrop = other.preparation().tone().isSameInEveryCrop() && wanted.isEmpty() && around.isEmpty();
             return isOf(other)
                     && (isAnyCrop || lying.crop().equals(target.crop()))
-                    && around.flatMap(Around::stretch).isPresent()
-                            == wanted.flatMap(Around::stretch).isPresent()
+                    && around.flatMap(OutsidePicture::stretch).isPresent()
+                            == wanted.flatMap(OutsidePicture::stretch).isPresent()
                     && filled(around) == filled(wanted);
         }
 
-        private static Around.Filled filled(Optional<Around> around) {
-            return around.flatMap(Around::filled).orElse(null);
+        private static OutsidePicture.Filled filled(Optional<OutsidePicture> around) {
+            return around.flatMap(OutsidePicture::filled).orElse(null);
         }
 
         double beyond() {
@@ -81,7 +81,12 @@ final class StagePicture {
      * @param done called on the JavaFX thread, unless a later drawing has been asked for before this one began
      */
     void draw(
-            Picture source, Photo photo, Lying lying, Detail detail, Optional<Around> around, Consumer<Drawing> done) {
+            Picture source,
+            Photo photo,
+            Pose lying,
+            Detail detail,
+            Optional<OutsidePicture> around,
+            Consumer<Drawing> done) {
         if (!asked.isEmpty()) {
             asked.getLast().drop();
         }
@@ -96,7 +101,7 @@ final class StagePicture {
     }
 
     /** Draws a photo that is likely to be shown next, when nothing else is to be drawn. */
-    void drawAhead(Picture source, Photo photo, Lying lying, double density, Consumer<Drawing> done) {
+    void drawAhead(Picture source, Photo photo, Pose lying, double density, Consumer<Drawing> done) {
         queue.add(
                 Urgency.AHEAD,
                 WorkQueue.LIGHT,
@@ -118,7 +123,8 @@ final class StagePicture {
         asked.clear();
     }
 
-    private static Drawing drawn(Picture source, Photo photo, Lying target, Detail detail, Optional<Around> around) {
+    private static Drawing drawn(
+            Picture source, Photo photo, Pose target, Detail detail, Optional<OutsidePicture> around) {
         Projection projection = target.projection();
         double larger = (1 + 2 * detail.beyond()) * detail.density();
         int width = (int) Math.ceil(projection.stage().width() * larger);

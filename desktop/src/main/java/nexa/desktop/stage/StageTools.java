@@ -74,7 +74,7 @@ final class StageTools {
     }
 
     /** Lays all of it over a photo with its crop. */
-    void lay(Lying now, PhotoCrop of) {
+    void lay(Pose now, PhotoCrop of) {
         hasPhoto = true;
         Rectangle frame = now.frame();
         crop.lay(frame, now.projection(), of.photo());

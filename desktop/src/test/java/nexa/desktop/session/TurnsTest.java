@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
-import nexa.imaging.work.Latest;
+import nexa.imaging.work.LatestOnly;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -80,7 +80,7 @@ class TurnsTest {
     void ofSeveralThingsAskedForOnlyTheLastIsHeardAndThoseBetweenAreNotEvenWorkedOut() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
         List<String> worked = new ArrayList<>();
-        Latest<String> latest = background.latest(done::add);
+        LatestOnly<String> latest = background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "first"));
             for (String next : List.of("second", "third")) {
@@ -99,7 +99,7 @@ class TurnsTest {
     @Test
     void whatIsForgottenIsNeverHeardOf() throws Exception {
         CountDownLatch first = new CountDownLatch(1);
-        Latest<String> latest = background.latest(done::add);
+        LatestOnly<String> latest = background.latest(done::add);
         onWindowThread(() -> {
             latest.ask(() -> after(first, "put away"));
             latest.forget();

@@ -39,7 +39,7 @@ class StagePictureTest {
         Projection projection = new Projection(new Size(100, 60), new Point(200, 100), 0.5, Angle.NONE);
         CompletableFuture<StagePicture.Drawing> drawing = new CompletableFuture<>();
         on(() -> {
-            Lying lying = new Lying(projection, new Crop(new Point(200, 100), new Size(400, 200)));
+            Pose lying = new Pose(projection, new Crop(new Point(200, 100), new Size(400, 200)));
             renderer.draw(
                     photo, PHOTO, lying, new StagePicture.Detail(beyond, density), Optional.empty(), drawing::complete);
             return null;

@@ -45,8 +45,8 @@ final class DeliveredFiles {
      */
     record Delivered(Path path, DeliveredFile line) {
         /** Whether it was made of this, by whatever versions of the steps. */
-        boolean isMadeOf(String making) {
-            return line.making().equals(making);
+        boolean isMadeOf(String contentKey) {
+            return line.contentKey().equals(contentKey);
         }
 
         /** The versions of the steps it was made by. */
@@ -92,10 +92,10 @@ final class DeliveredFiles {
      * The file delivered under a name before, made of whatever, if nobody has changed it since. A line of an earlier version,
      * which does not say whose it is, counts only if the file would be made of the same again.
      */
-    synchronized Optional<Delivered> own(String name, String making) throws IOException {
+    synchronized Optional<Delivered> own(String name, String contentKey) throws IOException {
         for (String file : lines.filesOf(name)) {
             List<DeliveredFile> own = lines.ofFile(file).stream()
-                    .filter(line -> line.name().equals(name) && isOwn(line, making))
+                    .filter(line -> line.name().equals(name) && isOwn(line, contentKey))
                     .toList();
             Optional<Delivered> there = lying(file).filter(delivered -> own.contains(delivered.line()));
             if (there.isPresent() || own.stream().anyMatch(DeliveredFile::isDone)) {
@@ -106,8 +106,8 @@ final class DeliveredFiles {
         return Optional.empty();
     }
 
-    private boolean isOwn(DeliveredFile line, String making) {
-        return line.source().map(source::equals).orElse(line.making().equals(making));
+    private boolean isOwn(DeliveredFile line, String contentKey) {
+        return line.source().map(source::equals).orElse(line.contentKey().equals(contentKey));
     }
 
     /** What is known of the contents that a file has now; empty if they are none that were delivered. */
@@ -161,7 +161,7 @@ final class DeliveredFiles {
             note(new DeliveredFile(
                     line.name(),
                     line.file(),
-                    line.making(),
+                    line.contentKey(),
                     line.length(),
                     Optional.of(source),
                     Optional.of(new DeliveredFile.Contents(
@@ -180,7 +180,7 @@ final class DeliveredFiles {
      * @param name the name that was asked for
      * @param file where it goes
      */
-    DeliveredFile line(String name, Path file, String making, TemporaryFile written, PixelOrigin origin)
+    DeliveredFile line(String name, Path file, String contentKey, TemporaryFile written, PixelOrigin origin)
             throws IOException {
         DeliveredFile.Contents contents = new DeliveredFile.Contents(
                 DeliveredFile.Phase.COMING,
@@ -192,7 +192,7 @@ final class DeliveredFiles {
         return new DeliveredFile(
                 name,
                 destination.relativize(file).toString(),
-                making,
+                contentKey,
                 written.length(),
                 Optional.of(source),
                 Optional.of(contents));

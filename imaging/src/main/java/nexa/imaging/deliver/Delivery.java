@@ -244,13 +244,13 @@ public final class Delivery {
     }
 
     private void deliver(List<DeliveryPlan.Item> items) {
-        try (FileMaking making = new FileMaking(photos, items, terms)) {
+        try (CropExport contentKey = new CropExport(photos, items, terms)) {
             for (DeliveryPlan.Item item : items) {
                 pause.await();
                 if (isStopped) {
                     return;
                 }
-                deliver(item, making.file(item));
+                deliver(item, contentKey.file(item));
                 progress.advanced(finished.incrementAndGet(), plan.files().size(), item.name());
             }
         }
@@ -258,14 +258,14 @@ public final class Delivery {
 
     private void deliver(DeliveryPlan.Item item, DeliveryItem file) {
         try {
-            String making = file.making();
+            String contentKey = file.contentKey();
             Optional<DeliveredFiles.Delivered> before =
-                    delivered.own(file.name(), making).filter(there -> there.isMadeOf(making));
+                    delivered.own(file.name(), contentKey).filter(there -> there.isMadeOf(contentKey));
             Set<MakingStep> outdated = before.isPresent() ? outdated(before.get(), file) : Set.of();
             if (before.isPresent() && outdated.isEmpty()) {
                 keep(item, before.get(), file.origin());
             } else {
-                write(item, making, file);
+                write(item, contentKey, file);
                 anew.add(outdated);
                 unwritten.set(0);
             }
@@ -312,10 +312,10 @@ public final class Delivery {
                 known.map(DeliveredFile.Contents::look).orElse("")));
     }
 
-    private void write(DeliveryPlan.Item item, String making, DeliveryItem file) throws IOException, PhotoProblem {
+    private void write(DeliveryPlan.Item item, String contentKey, DeliveryItem file) throws IOException, PhotoProblem {
         Made made = file.made();
         PixelOrigin origin = file.origin();
-        Path path = writing.write(file.name(), making, made.contents(), origin);
+        Path path = writing.write(file.name(), contentKey, made.contents(), origin);
         written.add(path);
         Message what =
                 made.left().map(left -> Message.of("delivered.without", left)).orElse(DELIVERED);

@@ -19,7 +19,7 @@ import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.facts.ShootReading;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 
 /** What to know of a delivery before it goes. None of it keeps it from going but a file that cannot be read. */
 public final class DeliveryCheck {
@@ -104,7 +104,7 @@ public final class DeliveryCheck {
 
     private static Optional<Kind> raw(ShootReading reading, DeliveryPlan.Item item) {
         return reading.raw(item.photo())
-                .filter(standing -> item.photo().wantsRaw(item.format()) && standing != RawStanding.READY)
+                .filter(standing -> item.photo().wantsRaw(item.format()) && standing != RawAvailability.READY)
                 .map(standing -> Kind.valueOf("RAW_" + standing.name()));
     }
 

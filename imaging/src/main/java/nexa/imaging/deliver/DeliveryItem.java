@@ -8,7 +8,7 @@ interface DeliveryItem {
     String name();
 
     /** What it is made of, in a few letters: when this and the steps are the same, the file comes out the same. */
-    String making() throws PhotoProblem;
+    String contentKey() throws PhotoProblem;
 
     /** Whether a step has a part in its bytes. */
     boolean uses(MakingStep step) throws PhotoProblem;

@@ -57,21 +57,21 @@ final class FileWriting {
      * Writes a file in place of the one of an earlier delivery, or under a free name; whole or not at all.
      *
      * @param name where it goes inside the destination, with / between folders
-     * @param making what it is made of; see {@link DeliveryItem#making}
+     * @param contentKey what it is made of; see {@link DeliveryItem#contentKey}
      */
-    Path write(String name, String making, byte[] bytes, PixelOrigin origin) throws IOException {
+    Path write(String name, String contentKey, byte[] bytes, PixelOrigin origin) throws IOException {
         Path target = destination.resolve(name);
         Files.createDirectories(target.getParent());
         try (TemporaryFile written = TemporaryFile.toDeliver(target.getParent(), bytes)) {
-            Optional<Path> earlier = delivered.own(name, making).map(DeliveredFiles.Delivered::path);
+            Optional<Path> earlier = delivered.own(name, contentKey).map(DeliveredFiles.Delivered::path);
             if (replacesOwn && earlier.isPresent() && !isSource(earlier.get())) {
-                DeliveredFile line = delivered.line(name, earlier.get(), making, written, origin);
+                DeliveredFile line = delivered.line(name, earlier.get(), contentKey, written, origin);
                 delivered.note(line);
                 written.replaceAnyway(earlier.get());
                 delivered.note(line.at(DeliveredFile.Phase.DONE));
                 return earlier.get();
             }
-            return moveToFreeName(name, making, written, origin, target);
+            return moveToFreeName(name, contentKey, written, origin, target);
         }
     }
 
@@ -82,7 +82,7 @@ final class FileWriting {
     }
 
     /** Gives a finished file its name; where that is taken, by a source photo or anything else, a numbered one. */
-    private Path moveToFreeName(String asked, String making, TemporaryFile written, PixelOrigin origin, Path target)
+    private Path moveToFreeName(String asked, String contentKey, TemporaryFile written, PixelOrigin origin, Path target)
             throws IOException {
         String name = target.getFileName().toString();
         int dot = name.lastIndexOf('.');
@@ -90,7 +90,7 @@ final class FileWriting {
         for (int i = 2; ; i++) {
             try {
                 if (!Files.exists(free, LinkOption.NOFOLLOW_LINKS)) {
-                    DeliveredFile line = delivered.line(asked, free, making, written, origin);
+                    DeliveredFile line = delivered.line(asked, free, contentKey, written, origin);
                     delivered.note(line);
                     // Not ATOMIC_MOVE: that would replace what is there.
                     Files.move(written.path(), free);

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.message.EnumName;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 
 /**
  * Whose pixels a delivered file has.
@@ -14,11 +14,11 @@ import nexa.imaging.raw.RawStanding;
  * @param difference how different a raw file's pixels look from the camera's picture, as the mean ΔE00; empty where there are
  *     none, or where the file was not made yet
  */
-record PixelOrigin(Optional<RawStanding> raw, OptionalDouble difference) {
+record PixelOrigin(Optional<RawAvailability> raw, OptionalDouble difference) {
     static final PixelOrigin UNKNOWN = new PixelOrigin(Optional.empty(), OptionalDouble.empty());
 
     boolean isRaw() {
-        return raw.equals(Optional.of(RawStanding.READY));
+        return raw.equals(Optional.of(RawAvailability.READY));
     }
 
     /** In a few words for the list of files. */

@@ -23,7 +23,7 @@ import nexa.imaging.decode.PhotoKind;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.decode.RawFile;
 import nexa.imaging.decode.StoredPixels;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 
 /**
  * What a photo says of itself, read without its pixels.
@@ -47,7 +47,7 @@ public record PhotoFacts(
         CameraData camera,
         Optional<Subject> subject,
         FileIdentity identity,
-        Optional<RawStanding> raw,
+        Optional<RawAvailability> raw,
         boolean isSeeThrough,
         boolean isCut) {
     private static final int SUBJECT_AREA = 0x9214;
@@ -81,8 +81,9 @@ public record PhotoFacts(
     }
 
     /** Where the sensor's pixels cannot be had, those of the camera's picture are all there are. */
-    private static StoredPixels usable(String name, PhotoHeader header, Optional<RawStanding> raw) throws PhotoProblem {
-        if (raw.isEmpty() || raw.get() == RawStanding.READY) {
+    private static StoredPixels usable(String name, PhotoHeader header, Optional<RawAvailability> raw)
+            throws PhotoProblem {
+        if (raw.isEmpty() || raw.get() == RawAvailability.READY) {
             return header.stored();
         }
         PixelSize size = header.raw()
@@ -92,7 +93,7 @@ public record PhotoFacts(
     }
 
     /** The same with a raw file beside the photo. */
-    PhotoFacts beside(RawStanding standing) {
+    PhotoFacts beside(RawAvailability standing) {
         return with(Optional.of(standing), isSeeThrough);
     }
 
@@ -103,11 +104,12 @@ public record PhotoFacts(
      */
     public PhotoFacts looked(boolean isLikeRaw, boolean isSeeThroughNow) {
         return with(
-                raw.map(standing -> standing == RawStanding.READY && !isLikeRaw ? RawStanding.UNLIKE : standing),
+                raw.map(standing ->
+                        standing == RawAvailability.READY && !isLikeRaw ? RawAvailability.UNLIKE : standing),
                 isSeeThroughNow);
     }
 
-    private PhotoFacts with(Optional<RawStanding> newRaw, boolean isSeeThroughNow) {
+    private PhotoFacts with(Optional<RawAvailability> newRaw, boolean isSeeThroughNow) {
         return new PhotoFacts(
                 kind, stored, orientation, capturedAt, camera, subject, identity, newRaw, isSeeThroughNow, isCut);
     }
@@ -136,7 +138,7 @@ public record PhotoFacts(
         if ((long) stored.width() * stored.height() > MOST_PIXELS) {
             throw new PhotoProblem(name, PhotoProblem.Reason.TOO_LARGE);
         }
-        Optional<RawStanding> raw = header.raw().map(RawStanding::of);
+        Optional<RawAvailability> raw = header.raw().map(RawAvailability::of);
         Metadata exif = header.told().exif();
         Asking asking = new Asking();
         ExifOrientation orientation = asking.of(() -> orientation(exif), ExifOrientation.UPRIGHT);

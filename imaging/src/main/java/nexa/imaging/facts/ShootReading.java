@@ -17,7 +17,7 @@ import nexa.core.shoot.FileOrder;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 
 /**
  * What the photos of a shoot say of themselves.
@@ -72,11 +72,11 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
     private static PhotoFacts withRaw(PhotoFacts read, Photo photo, PhotoFolder folder) throws PhotoProblem {
         return photo.raw().isEmpty()
                 ? read
-                : read.beside(RawStanding.of(folder.file(photo.raw().get())));
+                : read.beside(RawAvailability.of(folder.file(photo.raw().get())));
     }
 
     /** How it stands with a photo's raw file; empty if it has none, or has not been read. */
-    public Optional<RawStanding> raw(Photo photo) {
+    public Optional<RawAvailability> raw(Photo photo) {
         return Optional.ofNullable(facts.get(photo.file())).flatMap(PhotoFacts::raw);
     }
 

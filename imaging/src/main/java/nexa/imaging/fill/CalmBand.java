@@ -4,18 +4,18 @@ import java.util.Set;
 import nexa.core.shoot.Trim;
 
 /**
- * Fills what lies beyond calm sides of a {@link Field}: their edge drawn out, the smoother the further out, with the detail of the
+ * Fills what lies beyond calm sides of a {@link NearestNeighbourField}: their edge drawn out, the smoother the further out, with the detail of the
  * band inside the edge, moved out as it is. In a corner between a calm side and another one it passes into what is there.
  */
 final class CalmBand {
     /** So many rows of pixels at the edge are taken together. */
     private static final int ROWS = 2;
 
-    private final Field field;
+    private final NearestNeighbourField field;
     private final Set<Trim.Side> calm;
     private final EdgeBlur edge;
 
-    private CalmBand(Field field, Set<Trim.Side> calm) {
+    private CalmBand(NearestNeighbourField field, Set<Trim.Side> calm) {
         this.field = field;
         this.calm = calm;
         this.edge = new EdgeBlur(
@@ -26,7 +26,7 @@ final class CalmBand {
     }
 
     /** Fills what is beyond some sides, in place. */
-    static void fill(Field field, Set<Trim.Side> calm) {
+    static void fill(NearestNeighbourField field, Set<Trim.Side> calm) {
         CalmBand band = new CalmBand(field, calm);
         for (int y = 0; y < field.height; y++) {
             for (int x = 0; x < field.width; x++) {

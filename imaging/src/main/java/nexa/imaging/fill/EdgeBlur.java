@@ -5,7 +5,7 @@ final class EdgeBlur {
     /** How far along the edge is looked, as a share of how far out a place lies. */
     private static final double SPREAD = 0.75;
 
-    private final Field field;
+    private final NearestNeighbourField field;
     private final int rows;
     private final int least;
     private final Along along;
@@ -29,7 +29,7 @@ final class EdgeBlur {
      * @param rows so many rows of pixels at the edge are taken together
      * @param least at least so far along the edge is looked
      */
-    EdgeBlur(Field field, int rows, int least, Along along) {
+    EdgeBlur(NearestNeighbourField field, int rows, int least, Along along) {
         this.field = field;
         this.rows = rows;
         this.least = least;

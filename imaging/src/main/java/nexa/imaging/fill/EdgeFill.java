@@ -15,6 +15,7 @@ import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.render.Canvas;
+import nexa.imaging.render.ClosedOnThrow;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -41,7 +42,7 @@ public final class EdgeFill {
 
     private final FillPlan plan;
     private final WorkMargins margins;
-    private final Optional<Field> field;
+    private final Optional<NearestNeighbourField> field;
 
     /** By which it is known that two crops' fills are the same. */
     public record Key(
@@ -67,7 +68,7 @@ public final class EdgeFill {
         }
     }
 
-    private EdgeFill(FillPlan plan, WorkMargins margins, Optional<Field> field) {
+    private EdgeFill(FillPlan plan, WorkMargins margins, Optional<NearestNeighbourField> field) {
         this.plan = plan;
         this.margins = margins;
         this.field = field;
@@ -100,7 +101,7 @@ public final class EdgeFill {
         });
     }
 
-    private static Field solved(
+    private static NearestNeighbourField solved(
             WorkPicture work, WorkMargins margins, WorkPicture seen, Optional<PatchSearch.Circle> spared) {
         Set<Trim.Side> calm = EnumSet.noneOf(Trim.Side.class);
         boolean isTiny = Math.min(work.width(), work.height()) < 2 * PatchSearch.SIDE;
@@ -111,13 +112,16 @@ public final class EdgeFill {
             }
         }
         boolean isAllCalm = calm.size() == Trim.Side.values().length;
-        Field field = isAllCalm ? new Field(work, margins, PatchSearch.REACH) : patched(work, margins, spared);
+        NearestNeighbourField field = isAllCalm
+                ? new NearestNeighbourField(work, margins, PatchSearch.REACH)
+                : patched(work, margins, spared);
         CalmBand.fill(field, calm);
         return field;
     }
 
     /** Filled with patches, from coarse to fine, without a step at the edge. */
-    private static Field patched(WorkPicture work, WorkMargins margins, Optional<PatchSearch.Circle> spared) {
+    private static NearestNeighbourField patched(
+            WorkPicture work, WorkMargins margins, Optional<PatchSearch.Circle> spared) {
         int levels = 1;
         while (margins.widest() >> (levels - 1) > COARSEST
                 && Math.min(work.width(), work.height()) >> levels >= 3 * PatchSearch.SIDE) {
@@ -128,9 +132,9 @@ public final class EdgeFill {
         for (int i = 1; i < levels; i++) {
             pictures[i] = pictures[i - 1].half();
         }
-        Optional<Field> solved = Optional.empty();
+        Optional<NearestNeighbourField> solved = Optional.empty();
         for (int i = levels - 1; i >= 0; i--) {
-            Field field = new Field(pictures[i], margins.halved(i), PatchSearch.REACH);
+            NearestNeighbourField field = new NearestNeighbourField(pictures[i], margins.halved(i), PatchSearch.REACH);
             double factor = 1.0 / (1 << i);
             new PatchSearch(field, spared.map(circle -> circle.times(factor)), i)
                     .solve(solved, i == 0 ? LAST_ROUNDS : ROUNDS, i == 0);
@@ -157,22 +161,24 @@ public final class EdgeFill {
                 / plan.photo().size().width();
         int left = wide(margins.left(), factor);
         int top = wide(margins.top(), factor);
-        Mat canvas = new Mat();
-        try (Mat inside = new Mat(pixels, part);
-                Scalar colour = colour(inside, profile)) {
-            opencv_core.copyMakeBorder(
-                    inside,
-                    canvas,
-                    top,
-                    wide(margins.bottom(), factor),
-                    left,
-                    wide(margins.right(), factor),
-                    // Or what was trimmed away would come back: around a part OpenCV takes what lies around it.
-                    opencv_core.BORDER_CONSTANT | opencv_core.BORDER_ISOLATED,
-                    colour);
-        }
-        field.ifPresent(solved -> FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
-        return new Canvas(canvas, part.x() - left, part.y() - top);
+        Mat filled = ClosedOnThrow.filled(new Mat(), canvas -> {
+            try (Mat inside = new Mat(pixels, part);
+                    Scalar colour = colour(inside, profile)) {
+                opencv_core.copyMakeBorder(
+                        inside,
+                        canvas,
+                        top,
+                        wide(margins.bottom(), factor),
+                        left,
+                        wide(margins.right(), factor),
+                        // Or what was trimmed away would come back: around a part OpenCV takes what lies around it.
+                        opencv_core.BORDER_CONSTANT | opencv_core.BORDER_ISOLATED,
+                        colour);
+            }
+            field.ifPresent(
+                    solved -> FieldPainter.paint(solved, canvas, new Rect(left, top, part.width(), part.height())));
+        });
+        return new Canvas(filled, part.x() - left, part.y() - top);
     }
 
     private static int wide(int margin, double factor) {

@@ -1,11 +1,11 @@
 package nexa.imaging.fill;
 
-import java.util.stream.IntStream;
+import nexa.imaging.work.Processors;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 
 /**
- * Paints what a {@link Field} says around a photo's own pixels, of any size: each missing pixel is a mix of the photo's pixels that
+ * Paints what a {@link NearestNeighbourField} says around a photo's own pixels, of any size: each missing pixel is a mix of the photo's pixels that
  * the four nearest pixels of the field point at, brought to the colour that the field has there. Next to the edge it fades from
  * the photo mirrored. Rows are painted side by side; none depends on another.
  */
@@ -13,7 +13,7 @@ final class FieldPainter {
     /** So many pixels of the field beyond the edge the mirrored photo is seen. */
     private static final double SEAM = 1.5;
 
-    private final Field field;
+    private final NearestNeighbourField field;
     private final Samples samples;
     private final int columns;
     private final int channels;
@@ -30,7 +30,7 @@ final class FieldPainter {
     /** How far they are off its colour, in the order and the numbers of the pixels' channels. */
     private final float[] off;
 
-    private FieldPainter(Field field, Samples samples, Mat canvas, Rect photo) {
+    private FieldPainter(NearestNeighbourField field, Samples samples, Mat canvas, Rect photo) {
         this.field = field;
         this.samples = samples;
         this.columns = canvas.cols();
@@ -72,10 +72,10 @@ final class FieldPainter {
      * @param canvas grey, BGR or BGRA, of 8 or 16 bits, in one piece
      * @param photo where in it the photo lies, which stays as it is
      */
-    static void paint(Field field, Mat canvas, Rect photo) {
+    static void paint(NearestNeighbourField field, Mat canvas, Rect photo) {
         Samples samples = Samples.of(canvas);
         FieldPainter painter = new FieldPainter(field, samples, canvas, photo);
-        IntStream.range(0, canvas.rows()).parallel().forEach(painter::paintRow);
+        Processors.each(canvas.rows(), painter::paintRow);
         samples.writeTo(canvas);
     }
 

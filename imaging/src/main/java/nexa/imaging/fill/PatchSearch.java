@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * Fills one level of a {@link Field} with patches of its picture, after Wexler, Shechtman and Irani (space-time completion) and
+ * Fills one level of a {@link NearestNeighbourField} with patches of its picture, after Wexler, Shechtman and Irani (space-time completion) and
  * Barnes, Shechtman, Finkelstein and Goldman (PatchMatch): for each patch that meets what is missing the most alike one of the
  * picture is looked for, at first where its neighbours found theirs and then by chance ever nearer; then all patches vote.
  *
@@ -24,7 +24,7 @@ final class PatchSearch {
 
     private static final int MOST_TRIES = 60;
 
-    private final Field field;
+    private final NearestNeighbourField field;
     private final Circle spared;
     private final int width;
     private final int[] colour;
@@ -55,7 +55,7 @@ final class PatchSearch {
         }
     }
 
-    PatchSearch(Field field, Optional<Circle> spared, int level) {
+    PatchSearch(NearestNeighbourField field, Optional<Circle> spared, int level) {
         this.field = field;
         this.spared = spared.orElse(new Circle(0, 0, Double.NEGATIVE_INFINITY));
         this.width = field.width;
@@ -127,7 +127,7 @@ final class PatchSearch {
      * @param coarser the same at half the size, if it was solved
      * @param rounds of searching and voting
      */
-    void solve(Optional<Field> coarser, int rounds, boolean isFinest) {
+    void solve(Optional<NearestNeighbourField> coarser, int rounds, boolean isFinest) {
         for (int at : targets) {
             found[at] = start(columns[at], rows[at], coarser);
         }
@@ -149,11 +149,11 @@ final class PatchSearch {
         }
     }
 
-    private int start(int x, int y, Optional<Field> coarser) {
+    private int start(int x, int y, Optional<NearestNeighbourField> coarser) {
         int fromX = inwards(x, field.left, field.right, field.margins.left(), field.margins.right());
         int fromY = inwards(y, field.top, field.bottom, field.margins.top(), field.margins.bottom());
         if (coarser.isPresent()) {
-            Field half = coarser.get();
+            NearestNeighbourField half = coarser.get();
             int column = placeIn(x - field.left, field.picture.width(), half.picture.width(), half.left, half.width);
             int row = placeIn(y - field.top, field.picture.height(), half.picture.height(), half.top, half.height);
             int at = row * half.width + column;

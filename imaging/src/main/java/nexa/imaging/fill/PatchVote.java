@@ -16,7 +16,7 @@ final class PatchVote {
     private static final double MOST_UNLIKE = 40;
     private static final double LEAST = 1e-12;
 
-    private final Field field;
+    private final NearestNeighbourField field;
     private final int[] colour;
     private final int[] targets;
     private final int[] found;
@@ -28,7 +28,7 @@ final class PatchVote {
      * @param targets the middles of the patches
      * @param found the middle of what was found for each
      */
-    PatchVote(Field field, int[] colour, int[] targets, int[] found) {
+    PatchVote(NearestNeighbourField field, int[] colour, int[] targets, int[] found) {
         this.field = field;
         this.colour = colour;
         this.targets = targets;

@@ -1,7 +1,7 @@
 package nexa.imaging.fill;
 
 /**
- * Takes the step out of the edge of a filled {@link Field}: where patches are a little lighter or darker there than the picture,
+ * Takes the step out of the edge of a filled {@link NearestNeighbourField}: where patches are a little lighter or darker there than the picture,
  * they are brought to it, the less the further out. Texture, which is now lighter and now darker along the edge, stays.
  */
 final class Seam {
@@ -14,7 +14,7 @@ final class Seam {
     private Seam() {}
 
     /** Evens the seams, in place. */
-    static void even(Field field) {
+    static void even(NearestNeighbourField field) {
         float[] before = field.colour.clone();
         EdgeBlur step = new EdgeBlur(
                 field,

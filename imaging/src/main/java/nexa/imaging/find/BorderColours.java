@@ -68,7 +68,7 @@ final class BorderColours {
             }
             distance[i] = Math.sqrt(Math.max(0, square));
         }
-        double largest = Math.max(1e-6, Numbers.quantile(distance, 0.995));
+        double largest = Math.max(1e-6, Statistics.quantile(distance, 0.995));
         float[] shares = new float[distance.length];
         for (int i = 0; i < shares.length; i++) {
             shares[i] = (float) (distance[i] / largest);

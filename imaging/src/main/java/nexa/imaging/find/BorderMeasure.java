@@ -81,12 +81,12 @@ final class BorderMeasure {
             for (int i = 0; i < outer[c].length; i++) {
                 outer[c][i] = profile.at(i / OUTER, i % OUTER, c);
             }
-            colour[c] = Numbers.median(outer[c]);
+            colour[c] = Statistics.median(outer[c]);
             for (int i = 0; i < outer[c].length; i++) {
                 off[c * outer[c].length + i] = Math.abs(outer[c][i] - colour[c]);
             }
         }
-        noise = 1.48 * Numbers.median(off) + 0.05;
+        noise = 1.48 * Statistics.median(off) + 0.05;
     }
 
     /** Whether the side is plain at its very edge, so that it may be a border at all. */
@@ -162,7 +162,7 @@ final class BorderMeasure {
                 (double) early / BLOCKS,
                 drift(fit),
                 noise,
-                Numbers.median(onLine),
+                Statistics.median(onLine),
                 Math.toDegrees(Math.atan(fit.slope())),
                 new BorderSide.Colour(colour[0], colour[1], colour[2]));
     }
@@ -198,7 +198,7 @@ final class BorderMeasure {
                 for (int d = 0; d < depth; d++) {
                     inwards[d] = profile.at(b, d, c);
                 }
-                along[b] = Numbers.median(inwards);
+                along[b] = Statistics.median(inwards);
             }
             most = Math.max(most, range(along, 9));
             if (depth >= 6) {
@@ -208,7 +208,7 @@ final class BorderMeasure {
                     for (int b = 0; b < BLOCKS; b++) {
                         all[b] = profile.at(b, d, c);
                     }
-                    inwards[d] = Numbers.median(all);
+                    inwards[d] = Statistics.median(all);
                 }
                 most = Math.max(most, range(inwards, 5));
             }

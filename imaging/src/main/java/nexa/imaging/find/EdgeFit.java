@@ -58,7 +58,7 @@ final class EdgeFit {
         }
         onLine = near();
         if (slope != 0 && onLine.length >= 8) {
-            double[] line = Numbers.polynomial(
+            double[] line = Statistics.polynomial(
                     Arrays.stream(onLine).mapToDouble(this::x).toArray(),
                     Arrays.stream(onLine).mapToDouble(b -> edge[b]).toArray(),
                     1);
@@ -132,7 +132,7 @@ final class EdgeFit {
     double depth() {
         double[] off =
                 Arrays.stream(onLine).mapToDouble(b -> edge[b] - slope * x(b)).toArray();
-        return Numbers.median(off) + (slope == 0 ? 0 : Math.max(slope * x(0), slope * x(BLOCKS - 1)));
+        return Statistics.median(off) + (slope == 0 ? 0 : Math.max(slope * x(0), slope * x(BLOCKS - 1)));
     }
 
     double leastThird() {

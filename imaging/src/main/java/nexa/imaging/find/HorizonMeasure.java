@@ -63,16 +63,16 @@ final class HorizonMeasure {
                 continuity(),
                 line.rms() / q,
                 line.error(),
-                Math.abs(Numbers.polynomial(across, rest, 2)[2]) / q,
+                Math.abs(Statistics.polynomial(across, rest, 2)[2]) / q,
                 Double.isNaN(halves) ? 9 : halves,
                 thirds(left, right),
                 step.size(),
                 line.strips().contrast(line.isOn()),
                 step.fall(),
-                Numbers.quantile(above, 0.25),
-                Numbers.quantile(below, 0.25),
-                Numbers.median(above),
-                Numbers.median(below));
+                Statistics.quantile(above, 0.25),
+                Statistics.quantile(below, 0.25),
+                Statistics.median(above),
+                Statistics.median(below));
     }
 
     private double span() {
@@ -116,7 +116,7 @@ final class HorizonMeasure {
         }
         double[] x = Arrays.stream(chosen).mapToDouble(i -> across[i]).toArray();
         double[] y = Arrays.stream(chosen).mapToDouble(i -> rest[i]).toArray();
-        return Math.toDegrees(Numbers.polynomial(x, y, 1)[1] / (line.strips().picture.width / 2.0));
+        return Math.toDegrees(Statistics.polynomial(x, y, 1)[1] / (line.strips().picture.width / 2.0));
     }
 
     /** The texture beside each strip's edge: −1 above, 1 below. */
@@ -169,7 +169,7 @@ final class HorizonMeasure {
         double[] usual = new double[SmallPicture.CHANNELS];
         double length = 1e-9;
         for (int c = 0; c < usual.length; c++) {
-            usual[c] = Numbers.median(Arrays.copyOf(differences[c], n));
+            usual[c] = Statistics.median(Arrays.copyOf(differences[c], n));
             length += usual[c] * usual[c];
         }
         length = Math.sqrt(length);
@@ -179,8 +179,8 @@ final class HorizonMeasure {
                 along[i] += differences[c][i] * usual[c] / length;
             }
         }
-        double middle = Numbers.median(along);
-        double varies = Numbers.median(
+        double middle = Statistics.median(along);
+        double varies = Statistics.median(
                 Arrays.stream(along).map(v -> Math.abs(v - middle)).toArray());
         return new Step(length / (1.48 * varies + 3), -usual[0]);
     }

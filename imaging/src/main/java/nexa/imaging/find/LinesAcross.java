@@ -70,7 +70,7 @@ final class LinesAcross {
                 }
                 size[y] = Math.abs(change[y]);
             }
-            double usual = 1.48 * Numbers.median(size) + 0.3;
+            double usual = 1.48 * Statistics.median(size) + 0.3;
             for (int y = 0; y < picture.height; y++) {
                 double against = Math.max(-CLIP, Math.min(CLIP, change[y] / usual)) * CHANNEL_WEIGHT[c];
                 double calm = 1 - above[y];

@@ -134,11 +134,11 @@ final class ReflectionFinder {
             boolean isInside = at(across(i)) > depth && at(across(i)) < picture.height - depth;
             isSeen[i] = best[i] > LIKE && energy[i][peak] > FAINT && peak > 0 && peak < 2 * reach && isInside;
             if (isSeen[i]) {
-                double part = Numbers.peak(likeness[i][peak - 1], best[i], likeness[i][peak + 1]);
+                double part = Statistics.peak(likeness[i][peak - 1], best[i], likeness[i][peak + 1]);
                 offset[i] = (peak + part - reach) / Math.cos(lean);
             }
         }
-        return Numbers.count(isSeen) < Strips.COUNT * 0.35 ? Optional.empty() : line(isSeen, offset, best);
+        return Statistics.count(isSeen) < Strips.COUNT * 0.35 ? Optional.empty() : line(isSeen, offset, best);
     }
 
     private Optional<Reflection> line(boolean[] isSeen, double[] offset, double[] best) {
@@ -151,7 +151,7 @@ final class ReflectionFinder {
             for (int i = 0; i < Strips.COUNT; i++) {
                 isOn[i] = isSeen[i] && Math.abs(offset[i] - line[0] - line[1] * across(i)) < within;
             }
-            if (Numbers.count(isOn) < LEAST) {
+            if (Statistics.count(isOn) < LEAST) {
                 return Optional.empty();
             }
             if (round < 5) {
@@ -172,7 +172,7 @@ final class ReflectionFinder {
     }
 
     private double[] fitted(boolean[] isOn, double[] offset) {
-        return Numbers.polynomial(chosen(isOn, i -> across(i)), chosen(isOn, i -> offset[i]), 1);
+        return Statistics.polynomial(chosen(isOn, i -> across(i)), chosen(isOn, i -> offset[i]), 1);
     }
 
     private static double[] chosen(boolean[] isOn, IntToDoubleFunction value) {
@@ -197,17 +197,17 @@ final class ReflectionFinder {
         double slope = Math.tan(lean) + line[1] / (picture.width / 2.0);
         double middle = y + line[0] + 0.5;
         double rise = slope * picture.width / 2;
-        int on = Numbers.count(isOn);
+        int on = Statistics.count(isOn);
         return new Reflection(
                 new Segment(new Point(0, middle - rise), new Point(picture.width, middle + rise)),
                 Math.toDegrees(Math.atan(slope)),
                 middle / picture.height,
                 (double) on / Strips.COUNT,
                 (places[on - 1] - places[0]) / 2,
-                (double) on / Numbers.count(isSeen),
+                (double) on / Statistics.count(isSeen),
                 error,
                 halves(places, rest),
-                Numbers.median(chosen(isOn, i -> best[i])));
+                Statistics.median(chosen(isOn, i -> best[i])));
     }
 
     private double halves(double[] places, double[] rest) {
@@ -218,10 +218,10 @@ final class ReflectionFinder {
             for (int i = 0; i < places.length; i++) {
                 isIn[i] = places[i] < middle == isLeft;
             }
-            if (Numbers.count(isIn) < 6) {
+            if (Statistics.count(isIn) < 6) {
                 return 9;
             }
-            double[] line = Numbers.polynomial(chosen(isIn, i -> places[i]), chosen(isIn, i -> rest[i]), 1);
+            double[] line = Statistics.polynomial(chosen(isIn, i -> places[i]), chosen(isIn, i -> rest[i]), 1);
             slopes.add(Math.toDegrees(line[1] / (picture.width / 2.0)));
         }
         return Math.abs(slopes.get(0) - slopes.get(1));

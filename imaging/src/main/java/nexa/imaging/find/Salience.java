@@ -124,8 +124,8 @@ final class Salience {
         for (int i = 0; i < all.length; i++) {
             all[i] = values[i];
         }
-        double least = Numbers.quantile(all, 0.01);
-        double range = Math.max(1e-6, Numbers.quantile(all, 0.995) - least);
+        double least = Statistics.quantile(all, 0.01);
+        double range = Math.max(1e-6, Statistics.quantile(all, 0.995) - least);
         for (int i = 0; i < values.length; i++) {
             values[i] = (float) Math.max(0, Math.min(1, (values[i] - least) / range));
         }

@@ -148,7 +148,7 @@ final class SalientRegions {
      * @return how heavy the next one was, as a share of it; 0 if it is one thing
      */
     private double part(boolean[] region, double level) {
-        double size = LEAST_PART * Numbers.count(region);
+        double size = LEAST_PART * Statistics.count(region);
         for (double times : HIGHER) {
             if (level * times > MOST_LEVEL) {
                 return 0;
@@ -236,8 +236,8 @@ final class SalientRegions {
         double[] across = Arrays.stream(places).mapToDouble(i -> i % width).toArray();
         double[] down = Arrays.stream(places).mapToDouble(i -> i / width).toArray();
         return new Bounds(
-                new Point(Numbers.quantile(across, BEYOND_BOX), Numbers.quantile(down, BEYOND_BOX)),
-                new Point(Numbers.quantile(across, 1 - BEYOND_BOX), Numbers.quantile(down, 1 - BEYOND_BOX)));
+                new Point(Statistics.quantile(across, BEYOND_BOX), Statistics.quantile(down, BEYOND_BOX)),
+                new Point(Statistics.quantile(across, 1 - BEYOND_BOX), Statistics.quantile(down, 1 - BEYOND_BOX)));
     }
 
     private double touch(boolean[] region) {

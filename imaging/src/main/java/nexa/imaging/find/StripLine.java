@@ -161,7 +161,7 @@ record StripLine(
     }
 
     int count() {
-        return Numbers.count(isOn);
+        return Statistics.count(isOn);
     }
 
     /** Whether it was found with the wide tolerance. */

@@ -135,7 +135,7 @@ final class Strips {
                     differences[count++] = difference(i, c);
                 }
             }
-            usual[c] = Numbers.median(Arrays.copyOf(differences, count));
+            usual[c] = Statistics.median(Arrays.copyOf(differences, count));
         }
         return usual;
     }
@@ -211,7 +211,7 @@ final class Strips {
                 sizes[i * rises[i].length + j] = Math.abs(rises[i][j]);
             }
         }
-        double noise = 1.48 * Numbers.median(sizes) + 0.35;
+        double noise = 1.48 * Statistics.median(sizes) + 0.35;
         List<Peak> peaks = new ArrayList<>();
         for (int i = 0; i < COUNT; i++) {
             if (isInside(i)) {
@@ -228,7 +228,7 @@ final class Strips {
             double here = rise[j];
             double after = Math.max(0, rise[j + 1]);
             if (here >= before && here > after && here > 2 * noise && here >= 0.4 * highest) {
-                double part = Numbers.peak(before, here, after);
+                double part = Statistics.peak(before, here, after);
                 peaks.add(new Peak(strip, j + part - reach, Math.min(here / noise, 8) / 8 * 0.5 + 0.5));
             }
         }

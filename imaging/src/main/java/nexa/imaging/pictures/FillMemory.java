@@ -17,10 +17,10 @@ final class FillMemory {
 
     private final Cache<EdgeFill.Key, EdgeFill> solved =
             CacheBuilder.newBuilder().maximumSize(MOST_SOLVED).build();
-    private final Cache<Painted, Around.Filled> painted = CacheBuilder.newBuilder()
+    private final Cache<Painted, OutsidePicture.Filled> painted = CacheBuilder.newBuilder()
             .concurrencyLevel(1)
             .maximumWeight(MOST_BYTES)
-            .weigher((Painted key, Around.Filled filled) ->
+            .weigher((Painted key, OutsidePicture.Filled filled) ->
                     (int) filled.picture().bytes())
             .build();
 
@@ -30,18 +30,18 @@ final class FillMemory {
      * @param small the photo's picture by which it is solved
      * @param picture the photo's picture at the level that is wanted
      */
-    Around around(FillPlan plan, Picture small, PictureLevel level, Picture picture) {
+    OutsidePicture around(FillPlan plan, Picture small, PictureLevel level, Picture picture) {
         if (plan.stretch().isPresent()) {
-            return Around.of(plan.stretch().get());
+            return OutsidePicture.of(plan.stretch().get());
         }
         EdgeFill.Key key = EdgeFill.Key.of(plan);
         Painted at = new Painted(key, level);
-        Around.Filled filled = painted.getIfPresent(at);
+        OutsidePicture.Filled filled = painted.getIfPresent(at);
         if (filled == null) {
-            filled = Around.filled(solved(key, plan, small), plan.photo(), picture);
+            filled = OutsidePicture.filled(solved(key, plan, small), plan.photo(), picture);
             painted.put(at, filled);
         }
-        return new Around(Optional.empty(), Optional.of(filled));
+        return new OutsidePicture(Optional.empty(), Optional.of(filled));
     }
 
     private EdgeFill solved(EdgeFill.Key key, FillPlan plan, Picture small) {

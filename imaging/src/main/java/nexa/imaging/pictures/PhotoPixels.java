@@ -17,6 +17,7 @@ import nexa.imaging.decode.SourceMetadata;
 import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.raw.RawFraming;
+import nexa.imaging.render.ClosedOnThrow;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -60,14 +61,17 @@ public final class PhotoPixels {
      */
     public FullPixels full(boolean keepsDepth) throws PhotoProblem {
         Decoded decoded = decoded(Integer.MAX_VALUE, whole -> decoder().full(whole, facts.stored()));
-        Optional<ColourProfile> profile = decoded.isInSrgb()
-                ? Optional.of(ColourProfile.srgb())
-                : metadata().profile();
-        // A camera's picture that stands for its raw file's pixels may have another size.
-        Mat pixels = facts.kind() == PhotoKind.RAW
-                ? RawFraming.middle(decoded.pixels(), facts.stored().size())
-                : decoded.pixels();
-        return PixelStages.toMap(facts.orientation(), preparation, keepsDepth).apply(new FullPixels(pixels, profile));
+        return ClosedOnThrow.with(decoded.pixels(), stored -> {
+            Optional<ColourProfile> profile = decoded.isInSrgb()
+                    ? Optional.of(ColourProfile.srgb())
+                    : metadata().profile();
+            // A camera's picture that stands for its raw file's pixels may have another size.
+            Mat pixels = facts.kind() == PhotoKind.RAW
+                    ? RawFraming.middle(stored, facts.stored().size())
+                    : stored;
+            return PixelStages.toMap(facts.orientation(), preparation, keepsDepth)
+                    .apply(new FullPixels(pixels, profile));
+        });
     }
 
     /**
@@ -117,13 +121,13 @@ public final class PhotoPixels {
         if (!hasPicture()) {
             return Optional.empty();
         }
-        Mat shown = screen(RawPixels.SHOWN, Preparation.NONE);
-        int channels = shown.channels();
-        if (channels != 3) {
-            opencv_imgproc.cvtColor(
-                    shown, shown, channels == 1 ? opencv_imgproc.COLOR_GRAY2BGR : opencv_imgproc.COLOR_BGRA2BGR);
-        }
-        return Optional.of(shown);
+        return Optional.of(ClosedOnThrow.filled(screen(RawPixels.SHOWN, Preparation.NONE), shown -> {
+            int channels = shown.channels();
+            if (channels != 3) {
+                opencv_imgproc.cvtColor(
+                        shown, shown, channels == 1 ? opencv_imgproc.COLOR_GRAY2BGR : opencv_imgproc.COLOR_BGRA2BGR);
+            }
+        }));
     }
 
     /** Whether any of its pixels is see-through. */
@@ -167,12 +171,14 @@ public final class PhotoPixels {
                     .pixels();
         }
         Decoded decoded = decoded(longSide, whole -> decoder().reduced(whole, facts.stored(), longSide));
-        // What is in sRGB already needs no profile to be shown.
-        Optional<ColourProfile> profile =
-                decoded.isInSrgb() ? Optional.empty() : metadata().profile();
-        return PixelStages.toScreen(facts.orientation(), turned, longSide)
-                .apply(new FullPixels(decoded.pixels(), profile))
-                .pixels();
+        return ClosedOnThrow.with(decoded.pixels(), stored -> {
+            // What is in sRGB already needs no profile to be shown.
+            Optional<ColourProfile> profile =
+                    decoded.isInSrgb() ? Optional.empty() : metadata().profile();
+            return PixelStages.toScreen(facts.orientation(), turned, longSide)
+                    .apply(new FullPixels(stored, profile))
+                    .pixels();
+        });
     }
 
     /** The small picture in the photo's EXIF block, which is there long before the photo is decoded; empty if none is. */

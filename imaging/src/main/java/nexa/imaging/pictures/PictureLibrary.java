@@ -177,14 +177,14 @@ public final class PictureLibrary implements AutoCloseable {
     private Picture cropped(PhotoCrop crop, PictureLevel level, int height) throws PhotoProblem {
         int width = (int) Math.max(1, Math.round(crop.crop().size().ratio() * height));
         Optional<FillPlan> plan = FillPlan.of(crop);
-        Optional<Around> around = plan.isPresent() ? Optional.of(around(plan.get(), level)) : Optional.empty();
+        Optional<OutsidePicture> around = plan.isPresent() ? Optional.of(around(plan.get(), level)) : Optional.empty();
         Picture source = load(crop.photo(), level);
         return ScreenRenderer.render(source, crop.photo(), crop.crop(), crop.crop(), around, width, height);
     }
 
     /** Hears what was made of what lies beyond a photo, where the library is heard, and nothing once it is cancelled. */
     public interface AroundListener {
-        void ready(Around around);
+        void ready(OutsidePicture around);
     }
 
     /** Asks for what lies beyond a photo, for the easel at fit. Who reads the photo itself is told what is wrong with it. */
@@ -192,7 +192,7 @@ public final class PictureLibrary implements AutoCloseable {
         Photo photo = plan.photo();
         return queue.add(Urgency.NOW, PixelMemory.of(photo, PictureLevel.PREVIEW), ticket -> {
             try {
-                Around around = around(plan, PictureLevel.PREVIEW);
+                OutsidePicture around = around(plan, PictureLevel.PREVIEW);
                 hear(ticket, () -> listener.ready(around));
             } catch (PhotoProblem | OutOfMemoryError e) {
                 // Who cannot be read was told when it was read; without memory for its surroundings the photo is still
@@ -202,7 +202,7 @@ public final class PictureLibrary implements AutoCloseable {
         });
     }
 
-    private Around around(FillPlan plan, PictureLevel level) throws PhotoProblem {
+    private OutsidePicture around(FillPlan plan, PictureLevel level) throws PhotoProblem {
         PictureLevel fine = level == PictureLevel.FULL ? PictureLevel.PREVIEW : level;
         Picture small = load(plan.photo(), PictureLevel.THUMBNAIL);
         return fills.around(plan, small, fine, load(plan.photo(), fine));

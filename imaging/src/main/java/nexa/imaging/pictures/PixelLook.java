@@ -13,7 +13,8 @@ import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
+import nexa.imaging.work.Processors;
 
 /**
  * Looks for what only the pixels of photos tell and is to be known before these are delivered: whether a raw file's pixels are
@@ -35,7 +36,7 @@ public final class PixelLook {
     }
 
     private static boolean wantsRaw(Photo photo, PhotoFacts facts, Collection<Format> formats) {
-        return facts.raw().equals(Optional.of(RawStanding.READY))
+        return facts.raw().equals(Optional.of(RawAvailability.READY))
                 && formats.stream().anyMatch(photo::wantsRaw);
     }
 
@@ -59,7 +60,9 @@ public final class PixelLook {
     public static ShootReading of(
             PhotoFolder folder, Collection<Photo> photos, ShootReading reading, Collection<Format> formats) {
         Map<String, PhotoFacts> looked = new ConcurrentHashMap<>();
-        wanted(photos.stream(), reading, formats).parallelStream().forEach(photo -> {
+        List<Photo> wanted = wanted(photos.stream(), reading, formats);
+        Processors.each(wanted.size(), i -> {
+            Photo photo = wanted.get(i);
             try {
                 looked.put(photo.file(), of(folder, photo, reading.facts().get(photo.file()), formats));
             } catch (PhotoProblem e) {

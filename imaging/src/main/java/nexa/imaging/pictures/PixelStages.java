@@ -7,6 +7,7 @@ import nexa.core.geometry.Point;
 import nexa.core.shoot.Preparation;
 import nexa.imaging.decode.ColourProfile;
 import nexa.imaging.decode.ExifOrientation;
+import nexa.imaging.render.ClosedOnThrow;
 import nexa.imaging.tone.ToneStages;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -84,13 +85,15 @@ public final class PixelStages {
                 isDeep ? pixels -> pixels : PixelStages::ofEightBits);
     }
 
-    /** Applies them, in place. The pixels are closed by whoever owns those given. */
+    /** Applies them, in place. The pixels are closed by whoever owns those given, or where a stage throws. */
     public FullPixels apply(FullPixels pixels) {
-        FullPixels done = pixels;
-        for (Stage stage : stages) {
-            done = stage.apply(done);
-        }
-        return done;
+        return ClosedOnThrow.with(pixels.pixels(), given -> {
+            FullPixels done = pixels;
+            for (Stage stage : stages) {
+                done = stage.apply(done);
+            }
+            return done;
+        });
     }
 
     /** Gives pixels 16 bits, in place. */

@@ -13,6 +13,7 @@ import nexa.imaging.decode.RawFile;
 import nexa.imaging.raw.RawCommand;
 import nexa.imaging.raw.RawFraming;
 import nexa.imaging.raw.RawLook;
+import nexa.imaging.render.ClosedOnThrow;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Size;
@@ -40,18 +41,15 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
     static Optional<RawPixels> of(Path file, Optional<Mat> shown, PixelSize size) throws PhotoProblem {
         Mat light = light(file, false);
         if (shown.isEmpty()) {
-            Mat framed = RawFraming.middle(light, size);
-            RawLook.PLAIN.apply(framed);
-            return Optional.of(new RawPixels(inSrgb(framed), OptionalDouble.empty()));
+            Mat framed = ClosedOnThrow.with(light, pixels -> RawFraming.middle(pixels, size));
+            return Optional.of(looking(RawLook.PLAIN, framed));
         }
-        return alike(light, shown.get(), size).map(pixels -> {
-            pixels.look().apply(pixels.framed());
-            return new RawPixels(inSrgb(pixels.framed()), pixels.look().difference());
-        });
+        return alike(light, shown.get(), size).map(pixels -> looking(pixels.look(), pixels.framed()));
     }
 
-    private static FullPixels inSrgb(Mat pixels) {
-        return new FullPixels(pixels, Optional.of(ColourProfile.srgb()));
+    private static RawPixels looking(RawLook look, Mat light) {
+        Mat pixels = ClosedOnThrow.filled(light, look::apply);
+        return new RawPixels(new FullPixels(pixels, Optional.of(ColourProfile.srgb())), look.difference());
     }
 
     /** Light that shows what a picture does, and the look of that picture. */
@@ -59,13 +57,13 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
 
     /** @param light closed if it is not in what comes back */
     private static Optional<Alike> alike(Mat light, Mat shown, PixelSize size) {
-        RawFraming framing = RawFraming.of(light, shown, size);
+        RawFraming framing = ClosedOnThrow.with(light, pixels -> RawFraming.of(pixels, shown, size));
         if (!framing.isLike()) {
             light.close();
             return Optional.empty();
         }
-        Mat framed = framing.framed(light, shown, size);
-        RawLook look = look(framed, shown);
+        Mat framed = ClosedOnThrow.with(light, pixels -> framing.framed(pixels, shown, size));
+        RawLook look = ClosedOnThrow.with(framed, pixels -> look(pixels, shown));
         if (look.difference().orElse(0) > MOST_DIFFERENT) {
             framed.close();
             return Optional.empty();
@@ -83,9 +81,7 @@ public record RawPixels(FullPixels pixels, OptionalDouble difference) {
 
     /** All of a raw file without a picture of its camera's, with half as many pixels along each side, upright. */
     static Mat half(Path file) throws PhotoProblem {
-        Mat light = light(file, true);
-        RawLook.PLAIN.apply(light);
-        return light;
+        return ClosedOnThrow.filled(light(file, true), RawLook.PLAIN::apply);
     }
 
     /** What the sensor saw, upright. */

@@ -7,6 +7,7 @@ import nexa.core.geometry.Point;
 import nexa.core.shoot.Photo;
 import nexa.imaging.render.AffineMap;
 import nexa.imaging.render.Canvas;
+import nexa.imaging.render.ClosedOnThrow;
 import nexa.imaging.render.PixelMap;
 import nexa.imaging.render.ToneCurve;
 import nexa.imaging.tone.ToneStages;
@@ -42,7 +43,7 @@ public final class ScreenRenderer {
      * @param around what the crop shows outside of it, if it reaches there
      */
     public static Picture render(
-            Picture source, Photo photo, Crop part, Crop crop, Optional<Around> around, int width, int height) {
+            Picture source, Photo photo, Crop part, Crop crop, Optional<OutsidePicture> around, int width, int height) {
         Picture result = Picture.blank(width, height);
         PixelSize size = new PixelSize(width, height);
         double scale = width / part.size().width();
@@ -70,17 +71,17 @@ public final class ScreenRenderer {
         if (shrinking <= COARSE) {
             return new Mat(pixels);
         }
-        Mat smaller = new Mat();
-        try (org.bytedeco.opencv.opencv_core.Size size =
-                new org.bytedeco.opencv.opencv_core.Size((int) Math.max(1, Math.round(pixels.cols() / shrinking)), (int)
-                        Math.max(1, Math.round(pixels.rows() / shrinking)))) {
-            opencv_imgproc.resize(pixels, smaller, size, 0, 0, opencv_imgproc.INTER_AREA);
-        }
-        return smaller;
+        return ClosedOnThrow.filled(new Mat(), smaller -> {
+            try (org.bytedeco.opencv.opencv_core.Size size = new org.bytedeco.opencv.opencv_core.Size(
+                    (int) Math.max(1, Math.round(pixels.cols() / shrinking)),
+                    (int) Math.max(1, Math.round(pixels.rows() / shrinking)))) {
+                opencv_imgproc.resize(pixels, smaller, size, 0, 0, opencv_imgproc.INTER_AREA);
+            }
+        });
     }
 
     /** What lies outside the photo, where the crop is seen. */
-    private static void around(Around around, Mat from, Mat target, Rect seen, Photo photo, AffineMap toPlane) {
+    private static void around(OutsidePicture around, Mat from, Mat target, Rect seen, Photo photo, AffineMap toPlane) {
         PixelMap map = PixelMap.ofPlane(photo, around.stretch(), PixelMap.SCREEN_PITCH)
                 .after(toPlane)
                 .shifted(seen.x(), seen.y());
@@ -95,7 +96,7 @@ public final class ScreenRenderer {
             toPart.warp(counting, own, size, opencv_imgproc.INTER_LINEAR, beyond);
             tonesOfPhoto(own, photo, map);
             if (around.filled().isPresent()) {
-                Around.Filled filled = around.filled().get();
+                OutsidePicture.Filled filled = around.filled().get();
                 double scale = 1 / toPlane.right().distance(Point.ORIGIN);
                 try (Mat picture = filled.picture().mat();
                         Mat below = shrunk(picture, filled.factor(), scale);

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
+import nexa.imaging.render.ClosedOnThrow;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -29,14 +30,7 @@ final class PortablePixmap {
         if (number(in) != DEEP || width < 1 || height < 1 || (double) width * height > mostPixels) {
             throw new IOException("a pixmap of " + width + " × " + height + ", or not of 16 bits");
         }
-        Mat pixels = new Mat(height, width, opencv_core.CV_16UC3);
-        try {
-            fill(pixels, in);
-            return pixels;
-        } catch (IOException e) {
-            pixels.close();
-            throw e;
-        }
+        return ClosedOnThrow.filled(new Mat(height, width, opencv_core.CV_16UC3), pixels -> fill(pixels, in));
     }
 
     /** A number, with the one space behind it. */

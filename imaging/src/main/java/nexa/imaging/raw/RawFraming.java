@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
+import nexa.imaging.render.ClosedOnThrow;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -159,15 +160,16 @@ public final class RawFraming {
         int height = (int) Math.min(sensor.rows(), Math.max(1, Math.round(part.scale * size.height())));
         int left = (int) Math.max(0, Math.min(sensor.cols() - width, Math.round(part.left)));
         int top = (int) Math.max(0, Math.min(sensor.rows() - height, Math.round(part.top)));
-        Mat result = new Mat();
-        try (Rect place = new Rect(left, top, width, height);
-                Mat seen = new Mat(sensor, place);
-                Size wanted = new Size(size.width(), size.height())) {
-            int how = width > size.width() ? opencv_imgproc.INTER_AREA : opencv_imgproc.INTER_CUBIC;
-            opencv_imgproc.resize(seen, result, wanted, 0, 0, how);
-        }
+        Mat cut = ClosedOnThrow.filled(new Mat(), result -> {
+            try (Rect place = new Rect(left, top, width, height);
+                    Mat seen = new Mat(sensor, place);
+                    Size wanted = new Size(size.width(), size.height())) {
+                int how = width > size.width() ? opencv_imgproc.INTER_AREA : opencv_imgproc.INTER_CUBIC;
+                opencv_imgproc.resize(seen, result, wanted, 0, 0, how);
+            }
+        });
         sensor.close();
-        return result;
+        return cut;
     }
 
     private Part part(Mat sensor, Mat framed, PixelSize size) {

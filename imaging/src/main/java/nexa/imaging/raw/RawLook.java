@@ -5,6 +5,7 @@ import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import nexa.imaging.work.Processors;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -30,10 +31,10 @@ public final class RawLook {
     public static final RawLook PLAIN = plain();
 
     private final double[] gains;
-    private final RisingCurve curve;
+    private final IsotonicCurve curve;
     private final double difference;
 
-    private RawLook(double[] gains, RisingCurve curve, double difference) {
+    private RawLook(double[] gains, IsotonicCurve curve, double difference) {
         this.gains = gains;
         this.curve = curve;
         this.difference = difference;
@@ -51,7 +52,7 @@ public final class RawLook {
     public static RawLook fit(Mat light, Mat picture) {
         Pairs pairs = pairs(light, picture);
         double[] gains = {1, 1, 1};
-        RisingCurve curve = curve(pairs, gains);
+        IsotonicCurve curve = curve(pairs, gains);
         for (int round = 0; round < ROUNDS; round++) {
             gains[0] = gain(pairs, 0, curve);
             gains[2] = gain(pairs, 2, curve);
@@ -68,7 +69,7 @@ public final class RawLook {
             sums[i] = light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
             counts[i] = 1;
         }
-        return new RawLook(new double[] {1, 1, 1}, RisingCurve.fit(sums, counts, 1, 1), Double.NaN);
+        return new RawLook(new double[] {1, 1, 1}, IsotonicCurve.fit(sums, counts, 1, 1), Double.NaN);
     }
 
     private static Pairs pairs(Mat light, Mat picture) {
@@ -97,7 +98,7 @@ public final class RawLook {
         return place(Math.max(gains[0], Math.max(gains[1], gains[2])));
     }
 
-    private static RisingCurve curve(Pairs pairs, double[] gains) {
+    private static IsotonicCurve curve(Pairs pairs, double[] gains) {
         double[] sums = new double[NODES];
         double[] counts = new double[NODES];
         double end = end(gains);
@@ -113,11 +114,11 @@ public final class RawLook {
                 counts[before + 1] += share;
             }
         }
-        return RisingCurve.fit(sums, counts, end, 1);
+        return IsotonicCurve.fit(sums, counts, end, 1);
     }
 
     /** The gain of a colour with which the curve fits best, by golden section over its logarithm. */
-    private static double gain(Pairs pairs, int channel, RisingCurve curve) {
+    private static double gain(Pairs pairs, int channel, IsotonicCurve curve) {
         double low = -Math.log(FURTHEST);
         double high = Math.log(FURTHEST);
         for (int i = 0; i < STEPS; i++) {
@@ -132,7 +133,7 @@ public final class RawLook {
         return Math.exp((low + high) / 2);
     }
 
-    private static double misfit(Pairs pairs, int channel, double gain, RisingCurve curve) {
+    private static double misfit(Pairs pairs, int channel, double gain, IsotonicCurve curve) {
         double further = place(gain);
         double sum = 0;
         for (int i = channel; i < pairs.places.length; i += 3) {
@@ -144,16 +145,16 @@ public final class RawLook {
         return sum;
     }
 
-    private static double difference(Pairs pairs, double[] gains, RisingCurve curve) {
+    private static double difference(Pairs pairs, double[] gains, IsotonicCurve curve) {
         double sum = 0;
         for (int i = 0; i < pairs.places.length; i += 3) {
             double[] made = new double[3];
             for (int c = 0; c < 3; c++) {
                 made[c] = curve.at(place(gains[c]) * pairs.places[i + c]);
             }
-            sum += ColourDifference.between(
-                    ColourDifference.lab(made[2], made[1], made[0]),
-                    ColourDifference.lab(pairs.picture[i + 2], pairs.picture[i + GREEN], pairs.picture[i]));
+            sum += DeltaE2000.between(
+                    DeltaE2000.lab(made[2], made[1], made[0]),
+                    DeltaE2000.lab(pairs.picture[i + 2], pairs.picture[i + GREEN], pairs.picture[i]));
         }
         return sum / Math.max(1, pairs.places.length / 3);
     }
@@ -175,7 +176,7 @@ public final class RawLook {
             }
         }
         int width = 3 * light.cols();
-        IntStream.range(0, light.rows()).parallel().forEach(y -> {
+        Processors.each(light.rows(), y -> {
             ShortBuffer line = light.ptr(y)
                     .capacity(2L * width)
                     .asByteBuffer()

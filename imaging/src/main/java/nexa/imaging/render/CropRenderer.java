@@ -73,19 +73,19 @@ public final class CropRenderer {
         if (size.width() <= result.width() && size.height() <= result.height()) {
             return warp(photo, fromPlane.after(AffineMap.of(crop, angle, result.size())), result);
         }
-        Mat whole = new Mat(result.height(), result.width(), photo.type());
-        for (int row = 0; row < result.height(); row += BAND) {
-            int end = Math.min(result.height(), row + BAND);
-            double middle = (row + end) / 2.0 / result.height();
-            Size slice = new Size(crop.size().width(), crop.size().height() * (end - row) / result.height());
-            Crop part = new Crop(crop.at(0.5, middle, angle), slice);
-            try (Mat place = whole.rowRange(row, end);
-                    Mat band = setUprightAndShrunk(
-                            photo, fromPlane, part, angle, new PixelSize(result.width(), end - row))) {
-                band.copyTo(place);
+        return ClosedOnThrow.filled(new Mat(result.height(), result.width(), photo.type()), whole -> {
+            for (int row = 0; row < result.height(); row += BAND) {
+                int end = Math.min(result.height(), row + BAND);
+                double middle = (row + end) / 2.0 / result.height();
+                Size slice = new Size(crop.size().width(), crop.size().height() * (end - row) / result.height());
+                Crop part = new Crop(crop.at(0.5, middle, angle), slice);
+                try (Mat place = whole.rowRange(row, end);
+                        Mat band = setUprightAndShrunk(
+                                photo, fromPlane, part, angle, new PixelSize(result.width(), end - row))) {
+                    band.copyTo(place);
+                }
             }
-        }
-        return whole;
+        });
     }
 
     /** A band of the crop: set upright at the photo's own scale where that is finest in the band, then shrunk. */
@@ -145,27 +145,26 @@ public final class CropRenderer {
         if (Math.max(size.width(), size.height()) <= BLOCK && Math.max(photo.cols(), photo.rows()) <= BLOCK) {
             return warpBlock(photo, map, size);
         }
-        Mat whole = new Mat(size.height(), size.width(), photo.type());
-        for (int top = 0; top < size.height(); top += BLOCK) {
-            for (int left = 0; left < size.width(); left += BLOCK) {
-                PixelSize block =
-                        new PixelSize(Math.min(BLOCK, size.width() - left), Math.min(BLOCK, size.height() - top));
-                PixelMap from = map.shifted(left, top);
-                try (Rect needed = from.needed(block, PixelMap.MARGIN, photo.cols(), photo.rows());
-                        Mat part = new Mat(photo, needed);
-                        Rect at = new Rect(left, top, block.width(), block.height());
-                        Mat place = new Mat(whole, at);
-                        Mat done = warpBlock(part, from.within(needed.x(), needed.y()), block)) {
-                    done.copyTo(place);
+        return ClosedOnThrow.filled(new Mat(size.height(), size.width(), photo.type()), whole -> {
+            for (int top = 0; top < size.height(); top += BLOCK) {
+                for (int left = 0; left < size.width(); left += BLOCK) {
+                    PixelSize block =
+                            new PixelSize(Math.min(BLOCK, size.width() - left), Math.min(BLOCK, size.height() - top));
+                    PixelMap from = map.shifted(left, top);
+                    try (Rect needed = from.needed(block, PixelMap.MARGIN, photo.cols(), photo.rows());
+                            Mat part = new Mat(photo, needed);
+                            Rect at = new Rect(left, top, block.width(), block.height());
+                            Mat place = new Mat(whole, at);
+                            Mat done = warpBlock(part, from.within(needed.x(), needed.y()), block)) {
+                        done.copyTo(place);
+                    }
                 }
             }
-        }
-        return whole;
+        });
     }
 
     private static Mat warpBlock(Mat photo, PixelMap map, PixelSize size) {
-        Mat result = new Mat();
-        map.warp(photo, result, size, opencv_imgproc.INTER_CUBIC, PixelMap.Beyond.EDGE);
-        return result;
+        return ClosedOnThrow.filled(
+                new Mat(), result -> map.warp(photo, result, size, opencv_imgproc.INTER_CUBIC, PixelMap.Beyond.EDGE));
     }
 }

@@ -43,32 +43,32 @@ final class LanczosResampling {
         double top = part.centre().y() - part.size().height() / 2;
         Taps across = Taps.of(left, part.size().width() / to.width(), to.width(), from.cols());
         Taps down = Taps.of(top, part.size().height() / to.height(), to.height(), from.rows());
-        Mat result = new Mat(to.height(), to.width(), from.type());
         double valuesARow =
                 from.cols() * (double) from.channels() * Math.max(1, part.size().height() / to.height());
         int rows = (int) Doubles.constrainToRange(VALUES / valuesARow, FEWEST_ROWS, MOST_ROWS);
         RowSums sumsDown = new RowSums(down);
         RowSums sumsAcross = new RowSums(across);
-        try (Mat values = new Mat();
-                Mat tall = new Mat();
-                Mat turned = new Mat();
-                Mat wide = new Mat();
-                Mat finished = new Mat()) {
-            for (int row = 0; row < to.height(); row += rows) {
-                int end = Math.min(to.height(), row + rows);
-                int first = down.first(row);
-                try (Mat needed = from.rowRange(first, down.last(end - 1) + 1);
-                        Mat place = result.rowRange(row, end)) {
-                    needed.convertTo(values, opencv_core.CV_32F);
-                    sumsDown.of(values, first, row, end, tall);
-                    opencv_core.transpose(tall, turned);
-                    sumsAcross.of(turned, 0, 0, to.width(), wide);
-                    opencv_core.transpose(wide, finished);
-                    finished.convertTo(place, from.type());
+        return ClosedOnThrow.filled(new Mat(to.height(), to.width(), from.type()), result -> {
+            try (Mat values = new Mat();
+                    Mat tall = new Mat();
+                    Mat turned = new Mat();
+                    Mat wide = new Mat();
+                    Mat finished = new Mat()) {
+                for (int row = 0; row < to.height(); row += rows) {
+                    int end = Math.min(to.height(), row + rows);
+                    int first = down.first(row);
+                    try (Mat needed = from.rowRange(first, down.last(end - 1) + 1);
+                            Mat place = result.rowRange(row, end)) {
+                        needed.convertTo(values, opencv_core.CV_32F);
+                        sumsDown.of(values, first, row, end, tall);
+                        opencv_core.transpose(tall, turned);
+                        sumsAcross.of(turned, 0, 0, to.width(), wide);
+                        opencv_core.transpose(wide, finished);
+                        finished.convertTo(place, from.type());
+                    }
                 }
             }
-        }
-        return result;
+        });
     }
 
     /** Weighted sums of rows. Its memory is used again for every block. */

@@ -4,12 +4,12 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Tone;
-import nexa.imaging.render.LightGain;
+import nexa.imaging.render.GainMap;
 import nexa.imaging.render.ToneCurve;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -36,7 +36,7 @@ public final class ToneStages {
     /**
      * Does to pixels what belongs to the photo.
      *
-     * @param pixels as {@link LightGain} takes them
+     * @param pixels as {@link GainMap} takes them
      * @param curve by which their numbers tell light
      * @param photo the size of the photo, as seen
      * @param inPhoto where in that a place of the pixels is, whose pixel k spans k … k + 1
@@ -44,21 +44,21 @@ public final class ToneStages {
     public void ofPhoto(Mat pixels, ToneCurve curve, Size photo, UnaryOperator<Point> inPhoto) {
         evening.ifPresent(lens -> {
             LensMap even = new LensMap(lens, photo);
-            LightGain.multiply(pixels, curve, place -> even.gain(inPhoto.apply(place)));
+            GainMap.multiply(pixels, curve, place -> even.gain(inPhoto.apply(place)));
         });
     }
 
     /**
      * Does to pixels what belongs to a crop.
      *
-     * @param pixels as {@link LightGain} takes them
+     * @param pixels as {@link GainMap} takes them
      * @param curve by which their numbers tell light
      * @param inCrop where across and down the crop, 0 … 1, a place of the pixels is
      */
     public void ofCrop(Mat pixels, ToneCurve curve, UnaryOperator<Point> inCrop) {
-        Edge edge = tone.edge();
-        if (!edge.isNone()) {
-            LightGain.multiply(pixels, curve, place -> edge.gain(inCrop.apply(place)));
+        Vignette vignette = tone.vignette();
+        if (!vignette.isNone()) {
+            GainMap.multiply(pixels, curve, place -> vignette.gain(inCrop.apply(place)));
         }
     }
 }

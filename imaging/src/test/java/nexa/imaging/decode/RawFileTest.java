@@ -16,7 +16,7 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -75,7 +75,7 @@ class RawFileTest {
         PhotoFacts facts = PhotoFacts.read(file);
         assertThat(facts.kind()).isEqualTo(PhotoKind.RAW);
         assertThat(facts.pixels()).isEqualTo(PICTURE.swapped());
-        assertThat(facts.raw()).contains(RawStanding.READY);
+        assertThat(facts.raw()).contains(RawAvailability.READY);
         assertThat(List.of(shown(file).width(), shown(file).height())).containsExactly(80, 120);
     }
 
@@ -127,9 +127,9 @@ class RawFileTest {
                 .array();
         Path whole = file(head, jpeg, new byte[500]);
         assertThat(PhotoFacts.read(whole).pixels()).isEqualTo(PICTURE);
-        assertThat(PhotoFacts.read(whole).raw()).contains(RawStanding.READY);
+        assertThat(PhotoFacts.read(whole).raw()).contains(RawAvailability.READY);
         Path cut = file(head, jpeg, new byte[499]);
-        assertThat(PhotoFacts.read(cut).raw()).contains(RawStanding.CUT_SHORT);
+        assertThat(PhotoFacts.read(cut).raw()).contains(RawAvailability.CUT_SHORT);
     }
 
     @Test

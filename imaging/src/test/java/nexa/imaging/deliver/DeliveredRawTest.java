@@ -31,7 +31,7 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PixelLook;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.bytedeco.opencv.global.opencv_core;
@@ -248,7 +248,7 @@ class DeliveredRawTest {
         assertThat(row.get("pixels")).isEqualTo("raw");
         assertThat(Double.parseDouble(row.get("look"))).isLessThan(4);
         assertThat(apart("raw/fern-0174.jpg", "photo/fern-0174.jpg")).isLessThan(8);
-        assertThat(looked(shoot).raw(shoot.photo("fern-0174.jpg"))).contains(RawStanding.READY);
+        assertThat(looked(shoot).raw(shoot.photo("fern-0174.jpg"))).contains(RawAvailability.READY);
     }
 
     private ShootReading looked(Shoot shoot) {

@@ -13,11 +13,11 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
-import nexa.core.shape.Edge;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shape.LensProfile;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Tone;
 import nexa.imaging.TestPhotos;
@@ -39,7 +39,8 @@ class LensPutRightTest {
                     1.5,
                     1.5,
                     Optional.empty(),
-                    Optional.of(new Fringes(List.of(1.003, 0.0, 0.001), List.of(0.998, 0.0, -0.001))),
+                    Optional.of(
+                            new LateralChromaticAberration(List.of(1.003, 0.0, 0.001), List.of(0.998, 0.0, -0.001))),
                     List.of(-0.6, 0.15, -0.05)),
             1.5);
     private static final LensMap MAP = new LensMap(LENS, new Size(WIDTH, HEIGHT));
@@ -138,7 +139,7 @@ class LensPutRightTest {
     /** Whatever can be done to light and colour: another tone is added here. */
     @Test
     void theScreenShowsWhatTheFileIs() throws Exception {
-        Tone all = new Tone(new Edge(-1, 0.7));
+        Tone all = new Tone(new Vignette(-1, 0.7));
         for (RecordComponent tone : Tone.class.getRecordComponents()) {
             assertThat(tone.getAccessor().invoke(all))
                     .as(tone.getName())
@@ -167,7 +168,7 @@ class LensPutRightTest {
     void nothingOfItCostsOrChangesAByte() throws Exception {
         Photo none = PHOTO.withPreparation(PHOTO.preparation()
                 .withLens(Optional.of(LENS.withColour(0).withVignetting(0)))
-                .withEdge(Edge.NONE.withMiddle(0.8)));
+                .withVignette(Vignette.NONE.withMiddle(0.8)));
         try (FullPixels plain = new PhotoPixels(file, PHOTO).full(false);
                 FullPixels same = new PhotoPixels(file, none).full(false);
                 Mat before = CropRenderer.render(plain.pixels(), PHOTO, WHOLE, new PixelSize(WIDTH, HEIGHT));

@@ -14,7 +14,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
 import nexa.core.shape.LensProfile;
@@ -131,7 +131,8 @@ class CropRendererTest {
                         1.5,
                         1.5,
                         Optional.of(new Distortion(Distortion.Model.POLY3, List.of(bending))),
-                        Optional.of(new Fringes(List.of(1.0015, 0.0, 0.0004), List.of(0.999, 0.0, -0.0003))),
+                        Optional.of(new LateralChromaticAberration(
+                                List.of(1.0015, 0.0, 0.0004), List.of(0.999, 0.0, -0.0003))),
                         List.of()),
                 1.5);
     }

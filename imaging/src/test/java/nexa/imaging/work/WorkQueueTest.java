@@ -123,7 +123,7 @@ class WorkQueueTest {
     @Test
     void ofWhatIsAskedForOnlyTheLatestIsWorkedOutAndHeard() {
         Deque<Runnable> hearing = new ArrayDeque<>();
-        Latest<String> latest = new Latest<>(workers::add, hearing::add, done::add);
+        LatestOnly<String> latest = new LatestOnly<>(workers::add, hearing::add, done::add);
         for (String next : List.of("first", "second", "third")) {
             latest.ask(() -> next + " worked out");
         }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
 import nexa.store.json.Field;
@@ -24,7 +24,7 @@ final class LensCodec {
             LensCodec::distortion,
             Field.required(MODEL, Json.oneOf(Distortion.Model.class), Distortion::model),
             Field.required(TERMS, Json.NUMBER.list(), Distortion::terms));
-    private static final ObjectCodec<Fringes> FRINGES = new ObjectCodec<>(
+    private static final ObjectCodec<LateralChromaticAberration> FRINGES = new ObjectCodec<>(
             LensCodec::fringes,
             Field.required(MODEL, Json.TEXT, fringes -> POLY3),
             Field.required(TERMS, Json.NUMBER.list(), LensCodec::interleaved));
@@ -38,7 +38,7 @@ final class LensCodec {
             Field.usually("aspect", LensProfile.USUAL_ASPECT, Json.NUMBER, LensProfile::aspect);
     private static final Field<LensProfile, Optional<Distortion>> BENT =
             Field.optional("distortion", DISTORTION, LensProfile::distortion);
-    private static final Field<LensProfile, Optional<Fringes>> FRINGED =
+    private static final Field<LensProfile, Optional<LateralChromaticAberration>> FRINGED =
             Field.optional("colour", FRINGES, LensProfile::fringes);
     private static final Field<LensProfile, List<Double>> DARKENED = Field.unless(
             "vignetting", List.of(), new ObjectCodec<>(LIGHT_TERMS::in, LIGHT_TERMS), LensProfile::vignetting);
@@ -85,22 +85,22 @@ final class LensCodec {
         return new Distortion(model, terms(place, model.termNames().size()));
     }
 
-    private static Fringes fringes(JsonPlace place) throws ValidationError {
+    private static LateralChromaticAberration fringes(JsonPlace place) throws ValidationError {
         JsonPlace model = place.required(MODEL);
         if (model.says(LINEAR)) {
             List<Double> terms = terms(place, 2);
-            return Fringes.linear(terms.get(0), terms.get(1));
+            return LateralChromaticAberration.linear(terms.get(0), terms.get(1));
         }
         if (!model.says(POLY3)) {
             throw model.misfit("misfit.oneOf", LINEAR + ", " + POLY3, model.text());
         }
         List<Double> terms = terms(place, 6);
-        return new Fringes(
+        return new LateralChromaticAberration(
                 List.of(terms.get(0), terms.get(2), terms.get(4)), List.of(terms.get(1), terms.get(3), terms.get(5)));
     }
 
     /** Red and blue by turns, as the document has them. */
-    private static List<Double> interleaved(Fringes fringes) {
+    private static List<Double> interleaved(LateralChromaticAberration fringes) {
         List<Double> terms = new ArrayList<>();
         for (int i = 0; i < fringes.red().size(); i++) {
             terms.add(fringes.red().get(i));

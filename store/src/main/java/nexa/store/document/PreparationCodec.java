@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import nexa.core.geometry.Angle;
-import nexa.core.shape.Edge;
 import nexa.core.shape.Lens;
 import nexa.core.shape.Perspective;
 import nexa.core.shape.Shape;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.PhotoOrientation;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.QuarterTurn;
@@ -26,12 +26,12 @@ public final class PreparationCodec {
                     sides -> new Trim(sides.get(0), sides.get(1), sides.get(2), sides.get(3)),
                     trim -> List.of(trim.left(), trim.top(), trim.right(), trim.bottom()));
 
-    private static final Field<Edge, Double> STOPS =
-            Field.usually("stops", Edge.NONE.stops(), Json.NUMBER, Edge::stops);
-    private static final Field<Edge, Double> MIDDLE =
-            Field.usually("middle", Edge.NONE.middle(), Json.NUMBER, Edge::middle);
-    private static final ObjectCodec<Edge> EDGED =
-            new ObjectCodec<>(at -> new Edge(STOPS.in(at), MIDDLE.in(at)), STOPS, MIDDLE);
+    private static final Field<Vignette, Double> STOPS =
+            Field.usually("stops", Vignette.NONE.stops(), Json.NUMBER, Vignette::stops);
+    private static final Field<Vignette, Double> MIDDLE =
+            Field.usually("middle", Vignette.NONE.middle(), Json.NUMBER, Vignette::middle);
+    private static final ObjectCodec<Vignette> OF_VIGNETTE =
+            new ObjectCodec<>(at -> new Vignette(STOPS.in(at), MIDDLE.in(at)), STOPS, MIDDLE);
 
     private static final Field<Preparation, QuarterTurn> TURN = Field.unless(
             "turn", QuarterTurn.NONE, Json.WHOLE.as(QuarterTurn::of, QuarterTurn::degrees), Preparation::turn);
@@ -44,22 +44,23 @@ public final class PreparationCodec {
             Field.optional("perspective", PerspectiveCodec.PERSPECTIVE, Preparation::perspective);
     private static final Field<Preparation, Angle> ANGLE =
             Field.unless("angle", Angle.NONE, Json.NUMBER.as(Angle::new, Angle::degrees), Preparation::angle);
-    private static final Field<Preparation, Edge> EDGE =
-            Field.unless("edge", Edge.NONE, EDGED, Preparation::edge).orBare();
+    private static final Field<Preparation, Vignette> VIGNETTE = Field.unless(
+                    "edge", Vignette.NONE, OF_VIGNETTE, Preparation::vignette)
+            .orBare();
 
     static final ObjectCodec<Preparation> PREPARATION = new ObjectCodec<>(
             at -> new Preparation(
                     new PhotoOrientation(TURN.in(at), MIRROR.in(at)),
                     TRIMMED.in(at),
                     new Shape(LENS.in(at), PERSPECTIVE.in(at), ANGLE.in(at)),
-                    new Tone(EDGE.in(at))),
+                    new Tone(VIGNETTE.in(at))),
             TURN,
             MIRROR,
             TRIMMED,
             LENS,
             PERSPECTIVE,
             ANGLE,
-            EDGE);
+            VIGNETTE);
 
     private PreparationCodec() {}
 

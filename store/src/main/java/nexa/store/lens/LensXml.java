@@ -15,12 +15,12 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import nexa.core.lens.AtFocal;
-import nexa.core.lens.Darkening;
 import nexa.core.lens.KnownCamera;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
+import nexa.core.lens.VignettingSample;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.core.shape.LensProfile;
 
 /**
@@ -91,8 +91,8 @@ final class LensXml {
         private double cropFactor = 1;
         private double aspect = LensProfile.USUAL_ASPECT;
         private final Measurements<AtFocal<Distortion>> distortion = new Measurements<>();
-        private final Measurements<AtFocal<Fringes>> fringes = new Measurements<>();
-        private final Measurements<Darkening> darkening = new Measurements<>();
+        private final Measurements<AtFocal<LateralChromaticAberration>> fringes = new Measurements<>();
+        private final Measurements<VignettingSample> darkening = new Measurements<>();
 
         KnownCamera camera() {
             return new KnownCamera(maker, model, mounts.stream().findFirst().orElse(""), cropFactor);
@@ -197,7 +197,7 @@ final class LensXml {
     }
 
     private void darkening(Entry entry) {
-        Darkening later = new Darkening(
+        VignettingSample later = new VignettingSample(
                 number("focal"),
                 number("aperture"),
                 number("distance"),
@@ -225,10 +225,10 @@ final class LensXml {
         }
     }
 
-    private Fringes fringes() {
+    private LateralChromaticAberration fringes() {
         return "linear".equals(in.getAttributeValue(null, "model"))
-                ? Fringes.linear(number("kr", 1), number("kb", 1))
-                : new Fringes(
+                ? LateralChromaticAberration.linear(number("kr", 1), number("kb", 1))
+                : new LateralChromaticAberration(
                         List.of(number("vr", 1), number("cr"), number("br")),
                         List.of(number("vb", 1), number("cb"), number("bb")));
     }

@@ -9,11 +9,11 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import nexa.core.lens.AtFocal;
-import nexa.core.lens.Darkening;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.OwnProfile;
+import nexa.core.lens.VignettingSample;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 
 /** Writes a camera and a lens as the open lens data's XML, as {@link LensXml} reads it. */
 final class LensXmlWriter {
@@ -66,10 +66,10 @@ final class LensXmlWriter {
         for (AtFocal<Distortion> one : lens.distortion()) {
             write(one);
         }
-        for (AtFocal<Fringes> one : lens.fringes()) {
+        for (AtFocal<LateralChromaticAberration> one : lens.fringes()) {
             writeFringes(one);
         }
-        for (Darkening one : lens.darkening()) {
+        for (VignettingSample one : lens.darkening()) {
             write(one);
         }
         end();
@@ -82,13 +82,13 @@ final class LensXmlWriter {
         terms(model.termNames(), one.terms().terms());
     }
 
-    private void writeFringes(AtFocal<Fringes> one) throws XMLStreamException {
+    private void writeFringes(AtFocal<LateralChromaticAberration> one) throws XMLStreamException {
         empty("tca", "poly3", one.focal());
         terms(List.of("vr", "cr", "br"), one.terms().red());
         terms(List.of("vb", "cb", "bb"), one.terms().blue());
     }
 
-    private void write(Darkening one) throws XMLStreamException {
+    private void write(VignettingSample one) throws XMLStreamException {
         empty("vignetting", "pa", one.focal());
         out.writeAttribute("aperture", number(one.aperture()));
         out.writeAttribute("distance", number(one.distance()));

@@ -67,11 +67,11 @@ final class TwoPlaces implements AutoCloseable {
         return isBeside ? beside() : apart();
     }
 
-    /** Whether nothing can be written, because another window does or no lock was taken. */
     UserData userData() {
         return userData;
     }
 
+    /** Whether nothing can be written, because another window does or no lock was taken. */
     boolean isReadOnly() {
         return isReadOnly;
     }

@@ -30,7 +30,7 @@ final class BackgroundWriter implements AutoCloseable {
                 Files.createDirectories(file.getParent());
                 TemporaryFile.replace(file, contents);
             } catch (IOException e) {
-                // As said above.
+                // The next change tries again.
             }
         });
     }

@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import nexa.core.lens.AtFocal;
-import nexa.core.lens.Darkening;
 import nexa.core.lens.KnownCamera;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.Taken;
+import nexa.core.lens.VignettingSample;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,9 +78,12 @@ class LensDataTest {
                                 new AtFocal<>(24, new Distortion(Distortion.Model.PTLENS, List.of(0.01, -0.03, 0.002))),
                                 new AtFocal<>(70, new Distortion(Distortion.Model.PTLENS, List.of(0.0, 0.01, 0.0)))),
                         List.of(
-                                new AtFocal<>(24, new Fringes(List.of(1.0004, 0.0, 0.0001), List.of(0.9997, 0.0, 0.0))),
-                                new AtFocal<>(70, Fringes.linear(1.0002, 0.9999))),
-                        List.of(new Darkening(24, 2.8, 10, List.of(-0.5, 0.1, -0.02)))));
+                                new AtFocal<>(
+                                        24,
+                                        new LateralChromaticAberration(
+                                                List.of(1.0004, 0.0, 0.0001), List.of(0.9997, 0.0, 0.0))),
+                                new AtFocal<>(70, LateralChromaticAberration.linear(1.0002, 0.9999))),
+                        List.of(new VignettingSample(24, 2.8, 10, List.of(-0.5, 0.1, -0.02)))));
     }
 
     @Test

@@ -10,14 +10,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import nexa.core.lens.AtFocal;
-import nexa.core.lens.Darkening;
 import nexa.core.lens.KnownCamera;
 import nexa.core.lens.KnownLens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.OwnProfile;
 import nexa.core.lens.Taken;
+import nexa.core.lens.VignettingSample;
 import nexa.core.shape.Distortion;
-import nexa.core.shape.Fringes;
+import nexa.core.shape.LateralChromaticAberration;
 import nexa.store.Said;
 import nexa.store.document.ShootProblem;
 import nexa.store.user.UserData;
@@ -93,7 +93,7 @@ class OwnLensesTest {
                 1.5,
                 true,
                 List.of(new AtFocal<>(50, new Distortion(Distortion.Model.POLY3, List.of(0.01)))),
-                List.of(new AtFocal<>(50, Fringes.linear(1.001, 0.999))),
+                List.of(new AtFocal<>(50, LateralChromaticAberration.linear(1.001, 0.999))),
                 List.of());
         LensBook data = new LensBook(List.of(camera), List.of(published));
         OwnProfile own = begun(taken("Birch 50", 50), data).with(50, bent(-0.01));
@@ -118,8 +118,10 @@ class OwnLensesTest {
                 List.of(
                         new AtFocal<>(24, new Distortion(Distortion.Model.POLY5, List.of(-0.01, 1e-9))),
                         new AtFocal<>(70, new Distortion(Distortion.Model.POLY5, List.of(0.01, 0.002)))),
-                List.of(new AtFocal<>(24, new Fringes(List.of(1.0004, 1e-5, 0.0001), List.of(0.9997, 0.0, -0.0001)))),
-                List.of(new Darkening(24, 2.8, 1000, List.of(-0.5, 0.1, -0.02))));
+                List.of(new AtFocal<>(
+                        24,
+                        new LateralChromaticAberration(List.of(1.0004, 1e-5, 0.0001), List.of(0.9997, 0.0, -0.0001)))),
+                List.of(new VignettingSample(24, 2.8, 1000, List.of(-0.5, 0.1, -0.02))));
         lenses().keep(new OwnProfile(new KnownCamera("Alder Works", "Alder A2", "Alder M", 1.53), all));
         assertThat(lenses().read().book().lenses()).containsExactly(all);
     }

@@ -70,7 +70,7 @@ class PhotoFilesTest {
         DeliveredFile.Contents contents = new DeliveredFile.Contents(
                 DeliveredFile.Phase.COMING, "TIFF 2", "00ff", "1970-01-01T00:00:01Z", "photo", "");
         return new DeliveredFile(
-                line.name(), line.file(), line.making(), line.length(), line.source(), Optional.of(contents));
+                line.name(), line.file(), line.contentKey(), line.length(), line.source(), Optional.of(contents));
     }
 
     @Test

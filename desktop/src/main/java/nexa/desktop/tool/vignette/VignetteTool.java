@@ -9,7 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.series.PhotoCrop;
-import nexa.core.shape.Edge;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Preparation;
 import nexa.desktop.desk.DegreeScale;
@@ -36,7 +36,7 @@ public final class VignetteTool implements EaselTool {
     private final NumberFields numbers;
     private final TextField middle;
     private final Button none;
-    private Edge shown = Edge.NONE;
+    private Vignette shown = Vignette.NONE;
 
     public VignetteTool(Easel easel) {
         this.easel = easel;
@@ -44,11 +44,11 @@ public final class VignetteTool implements EaselTool {
         stops = new FineScale(
                 "edge-stops",
                 "edge.stops",
-                new FineScale.Reach(Edge.MOST_STOPS, STEP, Edge.MOST_STOPS),
+                new FineScale.Reach(Vignette.MOST_STOPS, STEP, Vignette.MOST_STOPS),
                 new DegreeScale.Listener() {
                     @Override
                     public void moved(double value, boolean isHeld) {
-                        change(edge -> edge.withStops(value), isHeld);
+                        change(vignette -> vignette.withStops(value), isHeld);
                     }
 
                     @Override
@@ -61,14 +61,14 @@ public final class VignetteTool implements EaselTool {
                 "edge.stops",
                 4,
                 () -> Words.number(shown.stops(), 2),
-                value -> set(edge -> edge.withStops(value)));
+                value -> set(vignette -> vignette.withStops(value)));
         middle = numbers.add(
                 "edge-middle",
                 "edge.middle",
                 4,
                 () -> Words.get("desk.percent.value", Words.number(PERCENT * shown.middle(), 0)),
-                value -> set(edge -> edge.withMiddle(value / PERCENT)));
-        none = Parts.button("edge.none", () -> set(edge -> Edge.NONE), "small-button");
+                value -> set(vignette -> vignette.withMiddle(value / PERCENT)));
+        none = Parts.button("edge.none", () -> set(vignette -> Vignette.NONE), "small-button");
         none.setId("edge-none");
         none.setMinWidth(Region.USE_PREF_SIZE);
         ScaleGrid grid = new ScaleGrid();
@@ -84,14 +84,14 @@ public final class VignetteTool implements EaselTool {
         part.with(node, TextSize.scaled(WIDTH));
     }
 
-    private void change(UnaryOperator<Edge> change, boolean isHeld) {
+    private void change(UnaryOperator<Vignette> change, boolean isHeld) {
         easel.tracing().clear();
         PhotoGestures gestures = easel.gestures().photo();
         Preparation now = gestures.preparation();
-        gestures.prepare(Edit.Kind.EDGE, now.withEdge(change.apply(now.edge())), isHeld);
+        gestures.prepare(Edit.Kind.EDGE, now.withVignette(change.apply(now.vignette())), isHeld);
     }
 
-    private void set(UnaryOperator<Edge> change) {
+    private void set(UnaryOperator<Vignette> change) {
         change(change, false);
         easel.gestures().finish();
     }
@@ -103,17 +103,17 @@ public final class VignetteTool implements EaselTool {
 
     @Override
     public void show(PhotoCrop crop) {
-        Edge edge = crop.photo().preparation().edge();
-        shown = edge;
-        stops.show(edge.stops());
-        middle.setDisable(edge.isNone());
-        none.setDisable(edge.equals(Edge.NONE));
+        Vignette vignette = crop.photo().preparation().vignette();
+        shown = vignette;
+        stops.show(vignette.stops());
+        middle.setDisable(vignette.isNone());
+        none.setDisable(vignette.equals(Vignette.NONE));
         numbers.show();
     }
 
     @Override
     public void clear() {
-        shown = Edge.NONE;
+        shown = Vignette.NONE;
         stops.show(0);
         numbers.clear();
     }

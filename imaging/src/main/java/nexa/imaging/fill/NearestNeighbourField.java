@@ -4,7 +4,7 @@ package nexa.imaging.fill;
  * A work picture with room around it, each pixel with its colour and with the pixel of the picture that its finer detail comes
  * from. Places are counted in it; the picture itself lies in the middle.
  */
-final class Field {
+final class NearestNeighbourField {
     final WorkPicture picture;
     final WorkMargins margins;
     /** Room around the margins, so that every patch at their rim is whole. */
@@ -28,7 +28,7 @@ final class Field {
     final int[] fromY;
 
     /** With its edge drawn out, and no detail. */
-    Field(WorkPicture picture, WorkMargins margins, int pad) {
+    NearestNeighbourField(WorkPicture picture, WorkMargins margins, int pad) {
         this.picture = picture;
         this.margins = margins;
         this.pad = pad;

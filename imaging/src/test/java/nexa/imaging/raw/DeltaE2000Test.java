@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class ColourDifferenceTest {
+class DeltaE2000Test {
     /** Of the pairs that the paper gives, those that try each of its cases. */
     @ParameterizedTest
     @CsvSource({
@@ -26,14 +26,14 @@ class ColourDifferenceTest {
             double l1, double a1, double b1, double l2, double a2, double b2, double expected) {
         double[] one = {l1, a1, b1};
         double[] other = {l2, a2, b2};
-        assertThat(ColourDifference.between(one, other)).isCloseTo(expected, within(1e-4));
-        assertThat(ColourDifference.between(other, one)).isCloseTo(expected, within(1e-4));
+        assertThat(DeltaE2000.between(one, other)).isCloseTo(expected, within(1e-4));
+        assertThat(DeltaE2000.between(other, one)).isCloseTo(expected, within(1e-4));
     }
 
     @Test
     void whiteIsTheLightestAndHasNoColour() {
-        assertThat(ColourDifference.lab(1, 1, 1)[0]).isCloseTo(100, within(1e-6));
-        assertThat(ColourDifference.lab(1, 1, 1)[1]).isCloseTo(0, within(0.05));
-        assertThat(ColourDifference.lab(0, 0, 0)).containsExactly(new double[] {0, 0, 0}, within(1e-9));
+        assertThat(DeltaE2000.lab(1, 1, 1)[0]).isCloseTo(100, within(1e-6));
+        assertThat(DeltaE2000.lab(1, 1, 1)[1]).isCloseTo(0, within(0.05));
+        assertThat(DeltaE2000.lab(0, 0, 0)).containsExactly(new double[] {0, 0, 0}, within(1e-9));
     }
 }

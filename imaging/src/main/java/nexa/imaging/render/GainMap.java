@@ -11,7 +11,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * Multiplies the light of pixels by something that changes slowly over them. It is worked out at the nodes of a grid, and
  * between them evenly in stops.
  */
-public final class LightGain {
+public final class GainMap {
     private static final int FINEST = 48;
     private static final int WIDEST = 16;
 
@@ -20,7 +20,7 @@ public final class LightGain {
     private final int rows;
     private final int pitch;
 
-    private LightGain(ToDoubleFunction<Point> gain, int columns, int rows) {
+    private GainMap(ToDoubleFunction<Point> gain, int columns, int rows) {
         this.gain = gain;
         this.columns = columns;
         this.rows = rows;
@@ -34,7 +34,7 @@ public final class LightGain {
      * @param gain above 0, of a place in the pixels, whose pixel k spans k … k + 1
      */
     public static void multiply(Mat pixels, ToneCurve curve, ToDoubleFunction<Point> gain) {
-        LightGain over = new LightGain(gain, pixels.cols(), pixels.rows());
+        GainMap over = new GainMap(gain, pixels.cols(), pixels.rows());
         if (pixels.depth() == opencv_core.CV_16U) {
             over.multiplyDeep(pixels, curve);
         } else {

@@ -31,8 +31,9 @@ import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PixelStages;
-import nexa.imaging.raw.RawStanding;
+import nexa.imaging.raw.RawAvailability;
 import nexa.imaging.render.Canvas;
+import nexa.imaging.render.ClosedOnThrow;
 import nexa.imaging.render.CropRenderer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -41,7 +42,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * Makes the files of one photo. Each of the photo's own files is decoded at most once, when the first that is made of it is
  * wanted, with 16 bits where any of them wants these.
  */
-final class FileMaking implements AutoCloseable {
+final class CropExport implements AutoCloseable {
     private final Photo photo;
     private final PhotoFolder folder;
     private final DeliveryTerms terms;
@@ -50,7 +51,7 @@ final class FileMaking implements AutoCloseable {
     private final Map<EdgeFill.Key, EdgeFill> fills = new HashMap<>();
 
     private Optional<PhotoKind> kind = Optional.empty();
-    private Optional<RawStanding> standing = Optional.empty();
+    private Optional<RawAvailability> standing = Optional.empty();
     private Optional<PhotoPixels> opened = Optional.empty();
     private Optional<Source> own = Optional.empty();
     private Optional<Source> raw = Optional.empty();
@@ -68,7 +69,7 @@ final class FileMaking implements AutoCloseable {
      *
      * @param items all of the same photo, at least one
      */
-    FileMaking(PhotoFolder folder, List<DeliveryPlan.Item> items, DeliveryTerms terms) {
+    CropExport(PhotoFolder folder, List<DeliveryPlan.Item> items, DeliveryTerms terms) {
         this.photo = items.get(0).photo();
         this.folder = folder;
         this.terms = terms;
@@ -87,28 +88,28 @@ final class FileMaking implements AutoCloseable {
             }
 
             @Override
-            public String making() throws PhotoProblem {
-                return FileMaking.this.making(item);
+            public String contentKey() throws PhotoProblem {
+                return CropExport.this.contentKey(item);
             }
 
             @Override
             public boolean uses(MakingStep step) throws PhotoProblem {
-                return FileMaking.this.uses(item, step);
+                return CropExport.this.uses(item, step);
             }
 
             @Override
             public PixelOrigin origin() throws PhotoProblem {
-                return FileMaking.this.origin(item);
+                return CropExport.this.origin(item);
             }
 
             @Override
             public Made made() throws PhotoProblem {
-                return FileMaking.this.made(item);
+                return CropExport.this.made(item);
             }
         };
     }
 
-    private String making(DeliveryPlan.Item item) throws PhotoProblem {
+    private String contentKey(DeliveryPlan.Item item) throws PhotoProblem {
         try {
             String all = String.join(
                     "|",
@@ -169,7 +170,7 @@ final class FileMaking implements AutoCloseable {
             return PixelOrigin.UNKNOWN;
         }
         if (standing.isEmpty()) {
-            standing = Optional.of(RawStanding.of(rawFile()));
+            standing = Optional.of(RawAvailability.of(rawFile()));
         }
         return new PixelOrigin(standing, raw.map(Source::difference).orElse(OptionalDouble.empty()));
     }
@@ -245,7 +246,7 @@ final class FileMaking implements AutoCloseable {
             if (raw.isPresent()) {
                 return raw.get();
             }
-            standing = Optional.of(RawStanding.UNLIKE);
+            standing = Optional.of(RawAvailability.UNLIKE);
         }
         if (own.isEmpty()) {
             own = Optional.of(source(opened().full(isDeep), OptionalDouble.empty()));
@@ -262,7 +263,7 @@ final class FileMaking implements AutoCloseable {
     private Source source(FullPixels pixels, OptionalDouble difference) {
         boolean hasSixteen = pixels.pixels().depth() == opencv_core.CV_16U;
         if (isDeepened && !hasSixteen) {
-            PixelStages.deepen(pixels.pixels());
+            ClosedOnThrow.filled(pixels.pixels(), PixelStages::deepen);
         }
         return new Source(pixels, hasSixteen, difference);
     }

@@ -6,7 +6,7 @@ import nexa.imaging.render.ToneCurve;
  * How different two colours look: ΔE00 (CIE 142-2001; G. Sharma, W. Wu, E. N. Dalal, "The CIEDE2000 color-difference formula",
  * Color Research and Application 30, 2005), with all weights 1. About 1 can just be seen side by side.
  */
-final class ColourDifference {
+final class DeltaE2000 {
     private static final double LIGHT = 216.0 / 24_389;
     private static final double SLOPE = 24_389.0 / 27;
     /** Linear sRGB to XYZ, by IEC 61966-2-1, a row each. */
@@ -17,7 +17,7 @@ final class ColourDifference {
     private static final double[] WHITE = {0.9505, 1, 1.089};
     private static final double TWENTY_FIVE_TO_THE_SEVENTH = Math.pow(25, 7);
 
-    private ColourDifference() {}
+    private DeltaE2000() {}
 
     /** L*, a*, b* under D65 of red, green and blue as sRGB has them, each 0 … 1. */
     static double[] lab(double red, double green, double blue) {

@@ -13,10 +13,10 @@ import nexa.core.series.CropTable;
  * @param done how many of those are done, by format id
  * @param outOfStep how many followers are out of step in the format worked in
  */
-public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
-    static final Standing NONE = new Standing(0, Map.of(), 0);
+public record Tally(int ready, Map<String, Integer> done, int outOfStep) {
+    static final Tally NONE = new Tally(0, Map.of(), 0);
 
-    public Standing {
+    public Tally {
         done = Map.copyOf(done);
     }
 
@@ -25,7 +25,7 @@ public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
         return done.getOrDefault(format, 0);
     }
 
-    static Standing of(List<Format> formats, CropTable crops) {
+    static Tally of(List<Format> formats, CropTable crops) {
         Map<String, Integer> done = new HashMap<>();
         for (Format format : formats) {
             long count = crops.rows().stream()
@@ -34,6 +34,6 @@ public record Standing(int ready, Map<String, Integer> done, int outOfStep) {
             done.put(format.id(), (int) count);
         }
         long out = crops.rows().stream().filter(CropTable.Row::isOut).count();
-        return new Standing(crops.rows().size(), done, (int) out);
+        return new Tally(crops.rows().size(), done, (int) out);
     }
 }

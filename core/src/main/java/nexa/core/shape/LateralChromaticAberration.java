@@ -11,11 +11,11 @@ import nexa.core.geometry.Require;
  * @param red v, c, b
  * @param blue v, c, b
  */
-public record Fringes(List<Double> red, List<Double> blue) {
+public record LateralChromaticAberration(List<Double> red, List<Double> blue) {
     private static final double MOST = 10;
 
     /** @throws IllegalArgumentException for other than three terms each, NaN, and terms beyond ±10 */
-    public Fringes {
+    public LateralChromaticAberration {
         red = checked(red);
         blue = checked(blue);
     }
@@ -29,13 +29,13 @@ public record Fringes(List<Double> red, List<Double> blue) {
     }
 
     /** Red and blue off by the same share at any distance: the linear model. */
-    public static Fringes linear(double red, double blue) {
-        return new Fringes(List.of(red, 0.0, 0.0), List.of(blue, 0.0, 0.0));
+    public static LateralChromaticAberration linear(double red, double blue) {
+        return new LateralChromaticAberration(List.of(red, 0.0, 0.0), List.of(blue, 0.0, 0.0));
     }
 
     /** See {@link Fingerprint}. */
     String fingerprint() {
-        return Fingerprint.of("Fringes")
+        return Fingerprint.of("LateralChromaticAberration")
                 .with("red", red, String::valueOf)
                 .with("blue", blue, String::valueOf)
                 .letters();

@@ -10,15 +10,15 @@ import nexa.core.geometry.Require;
  * @param stops at the corners, −3 … 3, below 0 darker
  * @param middle at which share of the way to the corners half of that is reached, 0.55 … 0.95
  */
-public record Edge(double stops, double middle) {
+public record Vignette(double stops, double middle) {
     public static final double MOST_STOPS = 3;
     public static final double LEAST_MIDDLE = 0.55;
     public static final double MOST_MIDDLE = 0.95;
 
-    public static final Edge NONE = new Edge(0, 0.7);
+    public static final Vignette NONE = new Vignette(0, 0.7);
 
     /** @throws IllegalArgumentException for values out of range and NaN */
-    public Edge {
+    public Vignette {
         Require.within("stops", stops, -MOST_STOPS, MOST_STOPS);
         Require.within("middle", middle, LEAST_MIDDLE, MOST_MIDDLE);
     }
@@ -40,17 +40,17 @@ public record Edge(double stops, double middle) {
         return Math.pow(2, stops * Math.pow(radius, Math.log(0.5) / Math.log(middle)));
     }
 
-    public Edge withStops(double newStops) {
-        return new Edge(newStops, middle);
+    public Vignette withStops(double newStops) {
+        return new Vignette(newStops, middle);
     }
 
-    public Edge withMiddle(double newMiddle) {
-        return new Edge(stops, newMiddle);
+    public Vignette withMiddle(double newMiddle) {
+        return new Vignette(stops, newMiddle);
     }
 
     /** See {@link Fingerprint}. */
     public String fingerprint() {
-        return Fingerprint.of("Edge")
+        return Fingerprint.of("Vignette")
                 .with("stops", stops)
                 .with("middle", middle)
                 .letters();

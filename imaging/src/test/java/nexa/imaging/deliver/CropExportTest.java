@@ -30,7 +30,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** By what a file that was delivered is known again. */
-class FileMakingTest {
+class CropExportTest {
     private static final Format PRINT =
             Format.of("print", "Print", Ratio.of("3", "2")).withSize(new OutputSize.Print(3, 2, LengthUnit.IN, 150));
 
@@ -52,7 +52,7 @@ class FileMakingTest {
         Shoot shoot = Shoot.of("S", Shoot.Order.NAME, List.of(format), List.of(photo));
         DeliveryPlan.Item item =
                 new DeliveryPlan.Item(new Crops(shoot).of(photo, format), "print/a.jpg", "print/a.jpg", false);
-        return new FileMaking(new PhotoFolder(folder), List.of(item), terms).file(item);
+        return new CropExport(new PhotoFolder(folder), List.of(item), terms).file(item);
     }
 
     private Set<MakingStep> used() throws PhotoProblem {
@@ -68,17 +68,17 @@ class FileMakingTest {
 
     @Test
     void aFileDeliveredBeforeIsKnownByTheLettersItWasKeptWith() throws Exception {
-        assertThat(item().making()).isEqualTo("1a176fb9-50e8-34c6-89ba-65c5286804f6");
+        assertThat(item().contentKey()).isEqualTo("1a176fb9-50e8-34c6-89ba-65c5286804f6");
         photo = photo.withPreparation(
                 Preparation.NONE.withAngle(new Angle(-2.5)).withLens(Optional.of(Lens.byHand(20))));
         format = PRINT.withFile(FileSpec.usual("feed").withType(FileSpec.Type.PNG));
-        assertThat(item().making()).isEqualTo("5cad41d6-a456-3a62-8381-887cd1feaf89");
+        assertThat(item().contentKey()).isEqualTo("5cad41d6-a456-3a62-8381-887cd1feaf89");
         terms = terms.withReplacesOwn(false).withList(false);
-        assertThat(item().making())
+        assertThat(item().contentKey())
                 .as("whether it replaces and is listed")
                 .isEqualTo("5cad41d6-a456-3a62-8381-887cd1feaf89");
         terms = terms.withMakerNotes(true);
-        assertThat(item().making()).isNotEqualTo("5cad41d6-a456-3a62-8381-887cd1feaf89");
+        assertThat(item().contentKey()).isNotEqualTo("5cad41d6-a456-3a62-8381-887cd1feaf89");
     }
 
     @Test

@@ -7,7 +7,7 @@ import java.util.List;
  * it breaks most. Where that leads nowhere, because rows meet in more than one way, it says so, and the longer search is needed.
  * What it finds holds all rows, and each row that it goes by holds it back: it is the best.
  */
-final class ActiveRows {
+final class ActiveSet {
     private static final int MOST_STEPS = 60;
     private static final double BROKEN = 1e-11;
     private static final double ROUNDING = 1e-12;
@@ -24,7 +24,7 @@ final class ActiveRows {
     private double y;
     private double t;
 
-    ActiveRows(Tightest.Aim aim, List<Tightest.Row> rows) {
+    ActiveSet(Tightest.Aim aim, List<Tightest.Row> rows) {
         this.aim = aim;
         this.rows = rows.toArray(Tightest.Row[]::new);
     }

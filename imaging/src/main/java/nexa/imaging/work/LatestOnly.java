@@ -8,7 +8,7 @@ import java.util.function.Supplier;
  * Works things out in the background, one at a time: of those asked for while one is being worked out only the latest is, and
  * only what was asked for last is heard of. Asked on one thread, and heard there.
  */
-public final class Latest<T> {
+public final class LatestOnly<T> {
     private final WorkQueue queue;
     private final Executor hearing;
     private final Consumer<T> heard;
@@ -21,7 +21,7 @@ public final class Latest<T> {
      * @param hearing brings what was worked out to the thread on which it is asked for
      * @param heard hears what was worked out
      */
-    public Latest(Executor workers, Executor hearing, Consumer<T> heard) {
+    public LatestOnly(Executor workers, Executor hearing, Consumer<T> heard) {
         this.queue = new WorkQueue(workers, 1, Long.MAX_VALUE);
         this.hearing = hearing;
         this.heard = heard;

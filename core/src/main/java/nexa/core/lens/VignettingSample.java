@@ -12,7 +12,7 @@ import nexa.core.shape.LensProfile;
  * @param distance of what was photographed, in metres, above 0
  * @param terms k₁, k₂, k₃ of {@link nexa.core.shape.LensProfile#vignetting}
  */
-public record Darkening(double focal, double aperture, double distance, List<Double> terms) {
+public record VignettingSample(double focal, double aperture, double distance, List<Double> terms) {
     /** What is less is nought. */
     private static final double LEAST = 1e-6;
 
@@ -20,7 +20,7 @@ public record Darkening(double focal, double aperture, double distance, List<Dou
     private static final double MOST = 1000;
 
     /** @throws IllegalArgumentException for values that are not above 0, and for terms that no lens has */
-    public Darkening {
+    public VignettingSample {
         Focal.requireLength(focal);
         if (!(aperture > LEAST && distance > LEAST)) {
             throw new IllegalArgumentException("aperture and distance are above 0: " + aperture + ", " + distance);

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class LightGainTest {
+class GainMapTest {
     private static double light(double number) {
         return number <= 0.04045 ? number / 12.92 : Math.pow((number + 0.055) / 1.055, 2.4);
     }
@@ -43,7 +43,7 @@ class LightGainTest {
     void sixteenBitsAreMultipliedAsFinelyAsTheyAreTold() {
         try (Scalar grey = new Scalar(20_000, 30_000, 1_000, 0);
                 Mat pixels = new Mat(40, 60, opencv_core.CV_16UC3, grey)) {
-            LightGain.multiply(pixels, ToneCurve.SRGB, place -> 1 + place.x() / 60);
+            GainMap.multiply(pixels, ToneCurve.SRGB, place -> 1 + place.x() / 60);
             try (UShortIndexer told = pixels.createIndexer()) {
                 for (int x = 0; x < 60; x++) {
                     double gain = 1 + (x + 0.5) / 60;
@@ -61,7 +61,7 @@ class LightGainTest {
     void coloursAreNeverMoreThanWhatIsNotSeeThrough() {
         try (Scalar half = new Scalar(100, 100, 60, 120);
                 Mat pixels = new Mat(20, 20, opencv_core.CV_8UC4, half)) {
-            LightGain.multiply(pixels, ToneCurve.SRGB, place -> 8.0);
+            GainMap.multiply(pixels, ToneCurve.SRGB, place -> 8.0);
             try (UByteIndexer told = pixels.createIndexer()) {
                 assertThat(told.get(5, 5, 0)).isEqualTo(120);
                 assertThat(told.get(5, 5, 3)).isEqualTo(120);

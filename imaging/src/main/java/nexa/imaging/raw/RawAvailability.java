@@ -7,7 +7,7 @@ import java.util.Optional;
 import nexa.imaging.decode.RawFile;
 
 /** Whether pixels can be had of a raw file, as far as that can be told without trying. */
-public enum RawStanding {
+public enum RawAvailability {
     READY,
     /** The command that makes pictures of raw files is not installed. */
     NO_COMMAND,
@@ -19,7 +19,7 @@ public enum RawStanding {
     UNLIKE;
 
     /** How it stands with a raw file that was read. */
-    public static RawStanding of(RawFile raw) {
+    public static RawAvailability of(RawFile raw) {
         if (!raw.isWhole()) {
             return CUT_SHORT;
         }
@@ -27,10 +27,10 @@ public enum RawStanding {
     }
 
     /** How it stands with a file. */
-    public static RawStanding of(Path file) {
+    public static RawAvailability of(Path file) {
         try {
             Optional<RawFile> raw = Files.isRegularFile(file) ? RawFile.read(file) : Optional.empty();
-            return raw.map(RawStanding::of).orElse(MISSING);
+            return raw.map(RawAvailability::of).orElse(MISSING);
         } catch (IOException | RuntimeException e) {
             return MISSING;
         }

@@ -16,7 +16,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * @param stretch by which the photo is stretched, if it is
  * @param filled else the photo with room around it
  */
-public record Around(Optional<Stretch> stretch, Optional<Filled> filled) {
+public record OutsidePicture(Optional<Stretch> stretch, Optional<Filled> filled) {
 
     /**
      * A photo with room around it, as light as its lens is to leave it.
@@ -28,8 +28,8 @@ public record Around(Optional<Stretch> stretch, Optional<Filled> filled) {
     public record Filled(Picture picture, int left, int top, double factor) {}
 
     /** Stretched: nothing has to be made for it. */
-    public static Around of(Stretch stretch) {
-        return new Around(Optional.of(stretch), Optional.empty());
+    public static OutsidePicture of(Stretch stretch) {
+        return new OutsidePicture(Optional.of(stretch), Optional.empty());
     }
 
     /** Paints what lies around a picture of a photo. */

@@ -5,7 +5,7 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 
 /** How a photo lies on the stage, and the crop that is shown on it. */
-record Lying(Projection projection, Crop crop) {
+record Pose(Projection projection, Crop crop) {
     /** Where the crop lies on the stage. */
     Rectangle frame() {
         Point middle = projection.toScreen(crop.centre());
@@ -19,11 +19,11 @@ record Lying(Projection projection, Crop crop) {
         return projection.angle().equals(other.angle());
     }
 
-    Lying with(Projection other) {
-        return new Lying(other, crop);
+    Pose with(Projection other) {
+        return new Pose(other, crop);
     }
 
-    Lying with(Crop other) {
-        return new Lying(projection, other);
+    Pose with(Crop other) {
+        return new Pose(projection, other);
     }
 }

@@ -9,7 +9,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** The short search finds what the long one finds. */
-class ActiveRowsTest {
+class ActiveSetTest {
     private static final Tightest.Row WHOLLY = new Tightest.Row(0, 0, 1, 1);
 
     /** Edges about a circle, some of them the same way round, as rows of crops that reach differently far. */
@@ -37,7 +37,7 @@ class ActiveRowsTest {
             Tightest.Row below = new Tightest.Row(0, 1, 0, 3);
             Tightest.Row above = new Tightest.Row(0, -1, 0, 3);
             Tightest.Row most = new Tightest.Row(0, 0, 1, 100);
-            Tightest.Answer answer = new ActiveRows(new Tightest.Largest(), rows).from(List.of(right, below, most));
+            Tightest.Answer answer = new ActiveSet(new Tightest.Largest(), rows).from(List.of(right, below, most));
             Tightest.Answer expected =
                     new Tightest(new Tightest.Largest(), rows).from(List.of(right, left, below, above, most));
             if (answer != null) {
@@ -57,7 +57,7 @@ class ActiveRowsTest {
             rows.add(WHOLLY);
             Tightest.Near wish = new Tightest.Near(
                     3 * random.nextDouble() - 1.5, 3 * random.nextDouble() - 1.5, 0.2 + random.nextDouble(), 4);
-            Tightest.Answer answer = new ActiveRows(wish, rows).from(List.of(WHOLLY));
+            Tightest.Answer answer = new ActiveSet(wish, rows).from(List.of(WHOLLY));
             Tightest.Answer expected = new Tightest(wish, rows).from(List.of(WHOLLY));
             if (answer != null) {
                 assertThat(answer.t()).as("case " + i).isCloseTo(expected.t(), within(1e-8));

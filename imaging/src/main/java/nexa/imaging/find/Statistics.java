@@ -4,8 +4,8 @@ import java.util.Arrays;
 import nexa.core.geometry.LinearSystem;
 
 /** Plain statistics of a few numbers. */
-final class Numbers {
-    private Numbers() {}
+final class Statistics {
+    private Statistics() {}
 
     /** The middle value; of two the mean; 0 of none. */
     static double median(double[] values) {

@@ -12,7 +12,7 @@ import java.util.function.IntPredicate;
  * @param lean of the edge through the picture's middle, which is the photo's, in degrees clockwise
  * @param convergence by how many degrees more they lean half a diagonal further across
  */
-record RunningTogether(double lean, double convergence) {
+record Convergence(double lean, double convergence) {
     private static final double MOST_LEAN = 12;
     private static final double STEP = 0.2;
     private static final int LEANS = 121;
@@ -27,7 +27,7 @@ record RunningTogether(double lean, double convergence) {
     private static final double HOLD = 1e-3;
 
     /** The best of a vote, and how near the best of another lean came to it, 0 … 1. */
-    record Vote(RunningTogether best, double rival) {}
+    record Vote(Convergence best, double rival) {}
 
     /** The lean at a place across, by this fit. */
     double at(double across) {
@@ -43,7 +43,7 @@ record RunningTogether(double lean, double convergence) {
     static Vote vote(LineGroup group, double[] across, int mostConvergence) {
         double[][] votes = new double[2 * mostConvergence + 1][];
         double most = 0;
-        RunningTogether best = new RunningTogether(0, 0);
+        Convergence best = new Convergence(0, 0);
         for (int i = 0; i < votes.length; i++) {
             double convergence = i - mostConvergence;
             votes[i] = votes(group, across, convergence);
@@ -52,7 +52,7 @@ record RunningTogether(double lean, double convergence) {
                 votes[i][j] *= factor;
                 if (votes[i][j] > most) {
                     most = votes[i][j];
-                    best = new RunningTogether(j * STEP - MOST_LEAN, convergence);
+                    best = new Convergence(j * STEP - MOST_LEAN, convergence);
                 }
             }
         }
@@ -96,12 +96,12 @@ record RunningTogether(double lean, double convergence) {
 
     /** This fit made exact, with the weight each edge has in it at last; empty if no edge is near it. */
     Optional<Fit> refined(LineGroup group, double[] across) {
-        RunningTogether now = this;
+        Convergence now = this;
         double[] weights = new double[0];
         double width = WIDE;
         for (int round = 0; round < ROUNDS; round++) {
             weights = now.weights(group, across, width);
-            Optional<RunningTogether> next = solved(group, across, weights);
+            Optional<Convergence> next = solved(group, across, weights);
             if (next.isEmpty()) {
                 return Optional.empty();
             }
@@ -117,7 +117,7 @@ record RunningTogether(double lean, double convergence) {
      * @param weights of each edge
      * @param isIn which edges are near it
      */
-    record Fit(RunningTogether line, double[] weights, boolean[] isIn) {}
+    record Fit(Convergence line, double[] weights, boolean[] isIn) {}
 
     /** Whether an edge's lean is near, as exactly as it is known. */
     private boolean[] isNear(LineGroup group, double[] across) {
@@ -147,7 +147,7 @@ record RunningTogether(double lean, double convergence) {
     }
 
     /** The weighted least squares. */
-    static Optional<RunningTogether> solved(LineGroup group, double[] across, double[] weights) {
+    static Optional<Convergence> solved(LineGroup group, double[] across, double[] weights) {
         Sums sums = Sums.of(group, across, weights, i -> true);
         return sums.solved(HOLD * group.heaviest());
     }
@@ -157,8 +157,8 @@ record RunningTogether(double lean, double convergence) {
      *
      * @param keepsConvergence whether only the lean is fitted
      */
-    Optional<RunningTogether> refitted(LineGroup group, double[] across, IntPredicate which, boolean keepsConvergence) {
-        RunningTogether now = this;
+    Optional<Convergence> refitted(LineGroup group, double[] across, IntPredicate which, boolean keepsConvergence) {
+        Convergence now = this;
         double width = 1.5;
         for (int round = 0; round < 7; round++) {
             double[] weights = new double[group.size()];
@@ -167,8 +167,7 @@ record RunningTogether(double lean, double convergence) {
                 weights[i] = which.test(i) ? biweight(off) * group.weight[i] : 0;
             }
             Sums sums = Sums.of(group, across, weights, which);
-            Optional<RunningTogether> next =
-                    keepsConvergence ? sums.shifted(now) : sums.solved(HOLD * group.heaviest());
+            Optional<Convergence> next = keepsConvergence ? sums.shifted(now) : sums.solved(HOLD * group.heaviest());
             if (next.isEmpty()) {
                 return Optional.empty();
             }
@@ -201,20 +200,20 @@ record RunningTogether(double lean, double convergence) {
         }
 
         /** @param hold added to the sum of u² */
-        Optional<RunningTogether> solved(double hold) {
+        Optional<Convergence> solved(double hold) {
             double held = uu + hold;
             double determinant = one * held - u * u;
             return one <= 1e-9 || determinant <= 1e-12
                     ? Optional.empty()
-                    : Optional.of(new RunningTogether(
+                    : Optional.of(new Convergence(
                             (lean * held - uLean * u) / determinant, (one * uLean - u * lean) / determinant));
         }
 
         /** The same convergence with the lean these edges give. */
-        Optional<RunningTogether> shifted(RunningTogether before) {
+        Optional<Convergence> shifted(Convergence before) {
             return one <= 1e-9
                     ? Optional.empty()
-                    : Optional.of(new RunningTogether((lean - before.convergence() * u) / one, before.convergence()));
+                    : Optional.of(new Convergence((lean - before.convergence() * u) / one, before.convergence()));
         }
     }
 

@@ -6,11 +6,11 @@ import java.util.stream.IntStream;
  * A curve that never falls, fitted to what was seen at its nodes (pool adjacent violators: R. E. Barlow et al., "Statistical
  * Inference under Order Restrictions", 1972), from (0, 0) to its end; straight between nodes.
  */
-final class RisingCurve {
+final class IsotonicCurve {
     private final double[] values;
     private final double end;
 
-    private RisingCurve(double[] values, double end) {
+    private IsotonicCurve(double[] values, double end) {
         this.values = values;
         this.end = end;
     }
@@ -23,7 +23,7 @@ final class RisingCurve {
      * @param end where the last node is, the first being at 0
      * @param last where it leads if nothing was seen at its last nodes
      */
-    static RisingCurve fit(double[] sums, double[] counts, double end, double last) {
+    static IsotonicCurve fit(double[] sums, double[] counts, double end, double last) {
         double[] values = new double[sums.length];
         double[] weights = counts.clone();
         for (int i = 0; i < values.length; i++) {
@@ -33,7 +33,7 @@ final class RisingCurve {
         values[0] = counts[0] > 0 ? values[0] : 0;
         weights[0] = Math.max(1, weights[0]);
         bridge(values, counts, last);
-        return new RisingCurve(values, end);
+        return new IsotonicCurve(values, end);
     }
 
     /** Neighbours that fall become their mean, until none falls; nodes where nothing was seen are passed over. */
