@@ -9,13 +9,17 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import nexa.core.series.Leads;
 import nexa.core.shoot.Edit;
 import nexa.desktop.NexaApplication;
@@ -70,7 +74,10 @@ public final class SetsBench {
             key("undo that", KeyCode.CONTROL, KeyCode.Z);
             key("open the carry panel with all chosen", KeyCode.C);
             then("carry to all", () -> ((ButtonBase) find("#carry-do")).fire(), () -> true);
+            then("mark all done", () -> ((ButtonBase) find("#chosen-done")).fire(), () -> true);
             key("to the easel", KeyCode.F6);
+            then("drag a handle of the lead", this::dragHandle, () -> true);
+            then("let go of it", () -> robot.mouseRelease(MouseButton.PRIMARY), () -> true);
             key("slide the lead", KeyCode.RIGHT);
             key("mark done and go on", KeyCode.ENTER);
             key("next photo", KeyCode.PAGE_DOWN);
@@ -87,6 +94,17 @@ public final class SetsBench {
             key("mark one photo again", KeyCode.S);
             key("mark one photo once more", KeyCode.S);
             next();
+        }
+
+        private void dragHandle() {
+            Bounds handle = find("#handle-bottom_right")
+                    .localToScreen(find("#handle-bottom_right").getBoundsInLocal());
+            robot.mouseMove(handle.getCenterX(), handle.getCenterY());
+            robot.mousePress(MouseButton.PRIMARY);
+            // The press has to arrive before the move, or that moves nothing.
+            PauseTransition later = new PauseTransition(Duration.millis(100));
+            later.setOnFinished(event -> robot.mouseMove(handle.getCenterX() - 60, handle.getCenterY() - 40));
+            later.play();
         }
 
         private void takeLeadAway() {
