@@ -109,6 +109,30 @@ class FindTest extends WindowTest {
     }
 
     @Test
+    void anotherToolPutsAwayWhatIsOffered() {
+        interact(() ->
+                session().edit(Edit.Kind.LEVEL, shoot -> shoot.with(LEANS_FAR, photo -> photo.withAngle(Angle.NONE))));
+        goToEasel(LEANS_FAR);
+        Predicate<String> offered = words -> words.startsWith("Perhaps 6.0°");
+        push(KeyCode.F);
+        waitFor(() -> isSaid(offered));
+        push(KeyCode.P);
+        waitFor(() -> isSaid(words -> words.startsWith("Click on the subject")));
+        push(KeyCode.ESCAPE);
+        push(KeyCode.F);
+        waitFor(() -> isSaid(offered));
+        assertThat(angle(LEANS_FAR)).as("it is offered anew").isZero();
+
+        clickOn("#desk-shape");
+        clickOn("#page-trim");
+        clickOn("#find-border");
+        waitFor(() -> isSaid(words -> words.contains("border")) && !isSaid(offered));
+        push(KeyCode.F);
+        waitFor(() -> isSaid(offered));
+        assertThat(angle(LEANS_FAR)).isZero();
+    }
+
+    @Test
     void manyAreShownBeforeWhatIsTickedIsTakenAsOneStep() {
         interact(() ->
                 session().edit(Edit.Kind.LEVEL, shoot -> shoot.with(LEANS_FAR, photo -> photo.withAngle(Angle.NONE))));

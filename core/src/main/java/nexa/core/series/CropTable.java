@@ -2,12 +2,14 @@ package nexa.core.series;
 
 import java.util.Collection;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Format;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.Subject;
 
@@ -17,6 +19,7 @@ import nexa.core.shoot.Subject;
  */
 public final class CropTable {
     private final Map<String, Row> rows;
+    private final Map<String, Integer> followers;
 
     /**
      * A crop.
@@ -52,8 +55,9 @@ public final class CropTable {
         }
     }
 
-    private CropTable(Map<String, Row> rows) {
+    private CropTable(Map<String, Row> rows, Map<String, Integer> followers) {
         this.rows = rows;
+        this.followers = followers;
     }
 
     /** The crops of photos that have been read. */
@@ -61,12 +65,28 @@ public final class CropTable {
         Crops crops = new Crops(shoot);
         Map<String, Row> rows = new LinkedHashMap<>();
         photos.forEach(photo -> rows.put(photo.file(), Row.of(crops, photo, format, Map.of())));
-        return new CropTable(rows);
+        return new CropTable(rows, followers(shoot, format));
+    }
+
+    private static Map<String, Integer> followers(Shoot shoot, Format format) {
+        Map<String, Integer> followers = new HashMap<>();
+        for (Photo photo : shoot.photos()) {
+            if (photo.pixels().isPresent() && photo.entry(format.id()).placement() instanceof Placement.Follow) {
+                shoot.leadFor(format, photo.orientation())
+                        .ifPresent(lead -> followers.merge(lead.file(), 1, Integer::sum));
+            }
+        }
+        return followers;
     }
 
     /** All of them, in the order of the photos. */
     public Collection<Row> rows() {
         return Collections.unmodifiableCollection(rows.values());
+    }
+
+    /** How many photos of the whole shoot follow one. */
+    public int followers(String lead) {
+        return followers.getOrDefault(lead, 0);
     }
 
     public Optional<Row> find(String file) {

@@ -101,7 +101,7 @@ public final class EaselView extends View {
 
     private void listen() {
         subscriptions.listen(session.shootProperty(), this::refresh);
-        subscriptions.listen(session.workedOutProperty(), this::tellStanding);
+        subscriptions.listen(session.workedOutProperty(), this::tellWorkedOut);
         subscriptions.listen(session.formatProperty(), this::tellStanding);
         subscriptions.listen(session.readingProperty(), this::refresh);
         subscriptions.listen(session.lenses().readProperty(), this::refresh);
@@ -135,7 +135,7 @@ public final class EaselView extends View {
             easel.stage().show(crop.get());
             easel.show(crop.get());
             easel.tools().forEach(EaselTool::settle);
-            step.show(session.shoot(), crop.get(), session.step(crop.get().photo(), session.format()));
+            step.show(session, crop.get());
             readAhead();
         } else {
             easel.stage().showNothing(whyNothing());
@@ -161,6 +161,13 @@ public final class EaselView extends View {
             return Words.get("easel.empty");
         }
         return session.problem(photo.get()).map(Words::say).orElse(Words.get("easel.reading"));
+    }
+
+    private void tellWorkedOut() {
+        tellStanding();
+        if (node.getScene() != null && !easel.gestures().isBusy()) {
+            session.crop().ifPresent(crop -> step.show(session, crop));
+        }
     }
 
     private void tellStanding() {

@@ -179,7 +179,7 @@ final class FormatsColumn {
                         thumb.show(shown, THUMB_WIDTH, THUMB_HEIGHT);
                         comesOut.setText(FormatWords.shortDetail(shown));
                         boolean few = shown.hasTooFewPixels();
-                        comesOut.getStyleClass().setAll("label", "small", few ? "look" : "quiet");
+                        Parts.style(comesOut, "small", few ? "look" : "quiet");
                     },
                     () -> {
                         thumb.clear();

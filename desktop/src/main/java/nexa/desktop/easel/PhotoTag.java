@@ -93,16 +93,16 @@ final class PhotoTag extends VBox {
         Parts.setName(name, photo.map(Photo::file).orElse(""));
         Optional<RawWords> files = photo.flatMap(shown -> RawWords.of(shown, crop, facts));
         raw.setText(files.map(RawWords::text).orElse(""));
-        raw.setTooltip(files.map(said -> Parts.tooltip(said.tip())).orElse(null));
+        Parts.tip(raw, files.map(RawWords::tip).orElse(""));
         raw.setAccessibleHelp(files.map(RawWords::tip).orElse(""));
-        raw.getStyleClass().setAll("label", files.map(RawWords::style).orElse("quiet"));
+        Parts.style(raw, files.map(RawWords::style).orElse("quiet"));
         raw.setVisible(files.isPresent());
         raw.setManaged(files.isPresent());
         state.setText(crop.map(now -> Words.get(now.isDone() ? "state.done" : "state.notDone"))
                 .orElse(""));
         camera.setText(facts.map(CameraWords::exposure).orElse(""));
         String gear = facts.map(CameraWords::gear).orElse("");
-        camera.setTooltip(gear.isEmpty() ? null : Parts.tooltip(gear));
+        Parts.tip(camera, gear);
         camera.setAccessibleHelp(gear);
     }
 }

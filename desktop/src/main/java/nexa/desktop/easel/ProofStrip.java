@@ -103,6 +103,7 @@ final class ProofStrip {
             setOnMouseClicked(
                     event -> Optional.ofNullable(getItem()).ifPresent(file -> session.goTo(Optional.of(file))));
             session.photoProperty().addListener((observed, before, now) -> markCurrent());
+            sceneProperty().addListener((observed, before, now) -> refreshCrop());
             session.shootProperty().addListener((observed, before, now) -> refreshCrop());
             session.readingProperty().addListener((observed, before, now) -> refreshCrop());
             session.formatProperty().addListener((observed, before, now) -> refreshCrop());
@@ -137,7 +138,7 @@ final class ProofStrip {
         private void refreshCrop() {
             Optional<Photo> photo = Optional.ofNullable(getItem())
                     .flatMap(file -> session.shoot().find(file));
-            if (photo.isEmpty()) {
+            if (photo.isEmpty() || getScene() == null) {
                 return;
             }
             Parts.setName(name, photo.get().file());

@@ -3,9 +3,6 @@ package nexa.desktop.easel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,12 +12,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Format;
-import nexa.core.geometry.Orientation;
 import nexa.core.message.EnumName;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.StepFromLead;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.desk.DeskPart;
 import nexa.desktop.parts.Parts;
@@ -28,6 +23,8 @@ import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
 import nexa.desktop.series.StepWords;
+import nexa.desktop.session.ShootSession;
+import nexa.desktop.session.WorkedOut;
 import nexa.desktop.tool.PhotoActions;
 
 /** The desk's part for the crop's place in the set: whom it leads or follows, and carrying it across. */
@@ -67,17 +64,20 @@ final class StepSection {
         return part;
     }
 
-    void show(Shoot shoot, PhotoCrop crop, Optional<StepFromLead> step) {
+    void show(ShootSession session, PhotoCrop crop) {
+        Shoot shoot = session.shoot();
+        WorkedOut known = session.workedOutProperty().get();
+        Optional<StepFromLead> step = session.step(crop.photo(), crop.format());
         Format format = shoot.format(crop.format().id());
         Optional<Photo> lead = shoot.leadFor(format, crop.photo().orientation());
         String leadName = lead.map(photo -> PhotoNames.base(photo.file())).orElse("");
-        what.getStyleClass().setAll("label", "step-what");
+        Parts.style(what, "step-what");
         more.setText("");
         List<MenuItem> items = new ArrayList<>();
         switch (crop.state()) {
             case LEAD -> {
-                long followers = followers(shoot, format, crop.photo());
-                what.setText(Words.get("step.leads", followers));
+                what.setText(Words.get(
+                        "step.leads", known.crops().followers(crop.photo().file())));
                 what.getStyleClass().add("fine");
                 items.add(Parts.item(Words.get("step.noLead"), actions::noLead));
             }
@@ -102,18 +102,6 @@ final class StepSection {
         }
         menu.getItems().setAll(items);
         row.setDisable(false);
-    }
-
-    private static long followers(Shoot shoot, Format format, Photo lead) {
-        Set<Orientation> led = Stream.of(Orientation.values())
-                .filter(lying -> shoot.leadFor(format, lying)
-                        .filter(one -> one.file().equals(lead.file()))
-                        .isPresent())
-                .collect(Collectors.toSet());
-        return shoot.photos().stream()
-                .filter(photo -> photo.entry(format.id()).placement() instanceof Placement.Follow)
-                .filter(photo -> photo.pixels().isPresent() && led.contains(photo.orientation()))
-                .count();
     }
 
     void clear() {

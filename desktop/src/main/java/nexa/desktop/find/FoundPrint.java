@@ -78,7 +78,7 @@ final class FoundPrint extends ToggleButton {
         boolean isLong = found.what() == FindWhat.CROPS || !findRoom(PhotoNames.base(file), said);
         words.setText(isLong ? "" : said);
         reason.setText(isLong ? said : "");
-        reason.setTooltip(isLong ? Parts.tooltip(said) : null);
+        Parts.tip(reason, isLong ? said : "");
         reason.setManaged(isLong);
         reason.setVisible(isLong);
         setAccessibleText(Words.get("find.print", PhotoNames.base(file), said));

@@ -166,10 +166,10 @@ final class FileEditor {
         }
         try {
             shown.setText(Words.get("file.example", example.apply(typed())));
-            shown.getStyleClass().setAll("label", "small", "quiet");
+            Parts.style(shown, "small", "quiet");
         } catch (IllegalArgumentException e) {
             shown.setText(Words.wrong(e));
-            shown.getStyleClass().setAll("label", "small", "look");
+            Parts.style(shown, "small", "look");
         }
     }
 

@@ -201,7 +201,7 @@ final class DeliveryNote {
     private static Label example(Format format, List<DeliveryPlan.Item> files) {
         String name = files.isEmpty() ? "" : files.get(0).name();
         Label label = Parts.label(name.substring(name.lastIndexOf('/') + 1), "small", "quiet");
-        label.setTooltip(Parts.tooltip(name.isEmpty() ? format.file().name() : name));
+        Parts.tip(label, name.isEmpty() ? format.file().name() : name);
         label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
         label.setMinWidth(0);
         return label;

@@ -47,7 +47,7 @@ final class Destination {
 
     void show(Path folder) {
         words.setText(shortened(folder));
-        words.setTooltip(Parts.tooltip(folder.toString()));
+        Parts.tip(words, folder.toString());
     }
 
     private static String shortened(Path path) {

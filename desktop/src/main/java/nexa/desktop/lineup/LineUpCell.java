@@ -135,7 +135,7 @@ final class LineUpCell extends VBox {
         pseudoClassStateChanged(CURRENT, isCurrent);
         pseudoClassStateChanged(OUT, entry.isOut());
         word.setText(words(entry));
-        word.getStyleClass().setAll("label", "small", style(entry));
+        Parts.style(word, "small", style(entry));
         setAccessibleText(entry.file() + ", " + word.getText());
     }
 

@@ -61,7 +61,7 @@ public final class LineUpView extends View {
         node.setTop(tools.node());
         node.setCenter(new StackPane(grid.node(), flick));
         node.setBottom(foot.node());
-        subscriptions.listen(session.shootProperty(), grid::refresh);
+        subscriptions.listen(session.shootProperty(), this::refreshCrops);
         subscriptions.listen(session.workedOutProperty(), this::refresh);
         subscriptions.listen(session.workedOutProperty(), this::tellStanding);
         subscriptions.listen(session.photoProperty(), this::refreshHere);
@@ -183,6 +183,12 @@ public final class LineUpView extends View {
         liningUp.ask(() -> LineUp.of(known, lying, sorts, sighted));
         seen.look(known.now().photos());
         grid.refresh();
+    }
+
+    private void refreshCrops() {
+        if (node.getScene() != null) {
+            grid.refresh();
+        }
     }
 
     private void showRight() {

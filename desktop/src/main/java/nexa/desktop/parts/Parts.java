@@ -1,11 +1,14 @@
 package nexa.desktop.parts;
 
+import com.google.common.collect.Lists;
+import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.OverrunStyle;
@@ -73,7 +76,23 @@ public final class Parts {
     /** Names a photo; all of its file's name is in the tooltip. */
     public static void setName(Label label, String file) {
         label.setText(PhotoNames.base(file));
-        label.setTooltip(file.isEmpty() ? null : tooltip(file));
+        tip(label, file);
+    }
+
+    /** Puts a tooltip on a control; "" for none. One that says the same stays. */
+    public static void tip(Control control, String words) {
+        String before = control.getTooltip() == null ? "" : control.getTooltip().getText();
+        if (!before.equals(words)) {
+            control.setTooltip(words.isEmpty() ? null : tooltip(words));
+        }
+    }
+
+    /** Styles a label anew. Where that changes nothing, its looks are not worked out again. */
+    public static void style(Label label, String... styles) {
+        List<String> wanted = Lists.asList("label", styles);
+        if (!label.getStyleClass().equals(wanted)) {
+            label.getStyleClass().setAll(wanted);
+        }
     }
 
     /** A button whose words and tooltip stand under a key of the bundle; the tooltip's key ends in ".tip". */

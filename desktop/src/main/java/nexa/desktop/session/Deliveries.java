@@ -54,21 +54,21 @@ public final class Deliveries {
         ShootReading reading = session.readingProperty().get();
         PhotoFolder folder = session.photoFolder();
         int unread = unread(shoot, reading).size();
-        RunningDelivery begun = new RunningDelivery(
-                shoot.title(), folder, destination, terms, words, unread, Stopwatch.createUnstarted(), read -> {
-                    int[] done = new int[1];
-                    Set<String> waiting = unread(shoot, reading);
-                    ShootReading complete = reading.completed(
-                            shoot.photos().stream()
-                                    .filter(photo -> waiting.contains(photo.file()))
-                                    .toList(),
-                            folder,
-                            () -> read.accept(++done[0]));
-                    if (!waiting.isEmpty()) {
-                        Platform.runLater(() -> session.learn(complete));
-                    }
-                    return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
-                });
+        RunningDelivery.Order order = new RunningDelivery.Order(shoot.title(), folder, destination, terms, words);
+        RunningDelivery begun = new RunningDelivery(order, unread, Stopwatch.createUnstarted(), read -> {
+            int[] done = new int[1];
+            Set<String> waiting = unread(shoot, reading);
+            ShootReading complete = reading.completed(
+                    shoot.photos().stream()
+                            .filter(photo -> waiting.contains(photo.file()))
+                            .toList(),
+                    folder,
+                    () -> read.accept(++done[0]));
+            if (!waiting.isEmpty()) {
+                Platform.runLater(() -> session.learn(complete));
+            }
+            return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
+        });
         all.removeIf(one -> one.source().equals(folder.path()) && !one.isRunning());
         all.add(begun);
         return begun;

@@ -61,9 +61,16 @@ public final class RunningDelivery {
         DeliveryPlan plan(IntConsumer read);
     }
 
-    private final String title;
-    private final PhotoFolder photos;
-    private final Path destination;
+    /**
+     * What is asked for.
+     *
+     * @param title the shoot's
+     * @param words for what the list of the files tells
+     */
+    record Order(
+            String title, PhotoFolder photos, Path destination, DeliveryTerms terms, Function<Message, String> words) {}
+
+    private final Order order;
     private final ReadOnlyObjectWrapper<Progress> progress;
     private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Thread thread;
@@ -74,37 +81,23 @@ public final class RunningDelivery {
     /**
      * Begins.
      *
-     * @param title the shoot's
-     * @param words for what the list of the files tells
      * @param unread how many photos there are to read
      * @param working counts the time it works; not started yet
      */
-    RunningDelivery(
-            String title,
-            PhotoFolder photos,
-            Path destination,
-            DeliveryTerms terms,
-            Function<Message, String> words,
-            int unread,
-            Stopwatch working,
-            Planning planning) {
-        this.title = title;
+    RunningDelivery(Order order, int unread, Stopwatch working, Planning planning) {
+        this.order = order;
         this.working = working.start();
-        this.photos = photos;
-        this.destination = destination;
         this.progress = new ReadOnlyObjectWrapper<>(new Progress(Phase.READING, 0, unread, "", false));
-        this.thread = new Thread(() -> run(planning, terms, words), "delivery run");
+        this.thread = new Thread(() -> run(planning), "delivery run");
         thread.setDaemon(true);
         thread.start();
     }
 
-    private void run(Planning planning, DeliveryTerms terms, Function<Message, String> words) {
+    private void run(Planning planning) {
         Outcome came;
         try {
             DeliveryPlan plan = planning.plan(read -> later(Phase.READING, read, -1, ""));
-            came = isStopped
-                    ? new Outcome(plan.files().size(), Optional.empty(), Optional.empty())
-                    : deliver(plan, terms, words);
+            came = isStopped ? new Outcome(plan.files().size(), Optional.empty(), Optional.empty()) : deliver(plan);
         } catch (DeliveryProblem | RuntimeException | OutOfMemoryError | StackOverflowError e) {
             came = new Outcome(0, Optional.empty(), Optional.of(Telling.of(e)));
         }
@@ -115,10 +108,9 @@ public final class RunningDelivery {
         });
     }
 
-    private Outcome deliver(DeliveryPlan plan, DeliveryTerms terms, Function<Message, String> words)
-            throws DeliveryProblem {
+    private Outcome deliver(DeliveryPlan plan) throws DeliveryProblem {
         int total = plan.files().size();
-        Delivery begun = new Delivery(plan, photos, destination, terms, words, new Delivery.Progress() {
+        Delivery.Progress told = new Delivery.Progress() {
             @Override
             public void advanced(int finished, int all, String name) {
                 later(Phase.WRITING, finished, all, name);
@@ -128,7 +120,8 @@ public final class RunningDelivery {
             public void waits() {
                 later(Phase.WAITING, 0, total, "");
             }
-        });
+        };
+        Delivery begun = new Delivery(plan, order.photos(), order.destination(), order.terms(), order.words(), told);
         delivery = begun;
         later(Phase.WRITING, 0, total, "");
         if (isStopped) {
@@ -148,16 +141,16 @@ public final class RunningDelivery {
 
     /** The shoot's. */
     public String title() {
-        return title;
+        return order.title();
     }
 
     /** The folder of the photos. */
     public Path source() {
-        return photos.path();
+        return order.photos().path();
     }
 
     public Path destination() {
-        return destination;
+        return order.destination();
     }
 
     public ReadOnlyObjectProperty<Progress> progressProperty() {

@@ -100,6 +100,7 @@ final class SheetPhoto extends VBox {
             file.ifPresent(name -> actions.asked(name, this, event));
             event.consume();
         });
+        sceneProperty().addListener((observed, before, now) -> refresh());
         session.shootProperty().addListener((observed, before, now) -> refresh());
         session.readingProperty().addListener((observed, before, now) -> refresh());
         session.formatProperty().addListener((observed, before, now) -> refresh());
@@ -140,12 +141,12 @@ final class SheetPhoto extends VBox {
 
     private void refresh() {
         Optional<Photo> photo = file.flatMap(name -> session.shoot().find(name));
-        if (photo.isEmpty()) {
+        if (photo.isEmpty() || getScene() == null) {
             return;
         }
         Parts.setName(name, photo.get().file());
         files.setVisible(photo.get().raw().isPresent());
-        files.setTooltip(photo.get().raw().map(Parts::tooltip).orElse(null));
+        Parts.tip(files, photo.get().raw().orElse(""));
         pseudoClassStateChanged(OUT, photo.get().mark() == Mark.OUT);
         markCurrent();
         Optional<PhotoCrop> crop = photo.filter(session::isReady).map(ready -> session.crop(ready, session.format()));
@@ -158,7 +159,7 @@ final class SheetPhoto extends VBox {
     private void showCrop(PhotoCrop crop) {
         word.setText(words(crop));
         boolean isPlain = crop.state() == PhotoCrop.State.UNTOUCHED && !crop.isDone();
-        word.getStyleClass().setAll("label", "small", isPlain ? "quiet" : "sheet-photo-word");
+        Parts.style(word, "small", isPlain ? "quiet" : "sheet-photo-word");
         reason.setText("");
         SheetMode mode = actions.mode();
         if (!seen.equals(Optional.of(crop)) || mode != seenMode) {

@@ -1,5 +1,7 @@
 package nexa.desktop.stage;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
@@ -18,8 +20,21 @@ final class StageDrawing {
     /** While every frame is another drawing, none is larger or finer than need be. */
     private static final StagePicture.Detail MOVING = new StagePicture.Detail(0, 1);
 
+    private static final int MOST_AHEAD = 3;
+
+    /** A photo as it was drawn before it is shown. */
+    private record DrawnAhead(Photo photo, Picture source, StagePicture.Drawing drawing) {
+        private boolean isOf(Photo other, Pose lying, double density) {
+            return drawing.shows(other, lying, Optional.empty())
+                    && drawing.projection().equals(lying.projection())
+                    && drawing.density() == density;
+        }
+    }
+
     private final StagePicture renderer = new StagePicture();
-    private final DrawnAhead ahead = new DrawnAhead(renderer);
+    /** The neighbours of the photo on the stage, drawn before they are shown; only the last few. */
+    private final Map<String, DrawnAhead> ahead = new LinkedHashMap<>();
+
     private final ImageView node = new ImageView();
     private final StageReading reading;
     private final StageAround around;
@@ -50,14 +65,29 @@ final class StageDrawing {
         return node;
     }
 
-    /** Draws a photo in the background as it will lie. */
+    /** Draws a photo in the background as it will lie, unless it is drawn so already. */
     void drawAhead(Photo next, Picture preview, Pose lying) {
-        ahead.draw(next, preview, lying, density.getValue());
+        double now = density.getValue();
+        if (drawnAhead(next, lying, now).isEmpty()) {
+            renderer.drawAhead(preview, next, lying, now, done -> keep(new DrawnAhead(next, preview, done)));
+        }
+    }
+
+    private void keep(DrawnAhead drawn) {
+        ahead.remove(drawn.photo().file());
+        ahead.put(drawn.photo().file(), drawn);
+        if (ahead.size() > MOST_AHEAD) {
+            ahead.remove(ahead.keySet().iterator().next());
+        }
+    }
+
+    private Optional<DrawnAhead> drawnAhead(Photo photo, Pose lying, double now) {
+        return Optional.ofNullable(ahead.get(photo.file())).filter(drawn -> drawn.isOf(photo, lying, now));
     }
 
     /** Takes what was drawn ahead of a photo, if it was drawn to lie just so. */
     void takeDrawnAhead(Photo photo, Pose lying) {
-        ahead.find(photo, lying, density.getValue()).ifPresent(drawn -> {
+        drawnAhead(photo, lying, density.getValue()).ifPresent(drawn -> {
             reading.add(drawn.source());
             show(drawn.drawing());
         });

@@ -99,19 +99,16 @@ class DeliveriesTest {
         }
     }
 
+    private RunningDelivery.Order order() {
+        return new RunningDelivery.Order(
+                "Firing", new PhotoFolder(folder), out, DeliveryTerms.USUAL, Message::toString);
+    }
+
     @Test
     void aFaultEndsADeliveryWithWordsAndTheNextOneCanBegin() throws Exception {
-        RunningDelivery faulty = on(() -> new RunningDelivery(
-                "Firing",
-                new PhotoFolder(folder),
-                out,
-                DeliveryTerms.USUAL,
-                Message::toString,
-                0,
-                Stopwatch.createUnstarted(),
-                read -> {
-                    throw new IllegalStateException("a fault");
-                }));
+        RunningDelivery faulty = on(() -> new RunningDelivery(order(), 0, Stopwatch.createUnstarted(), read -> {
+            throw new IllegalStateException("a fault");
+        }));
         await(() -> !faulty.isRunning());
         assertThat(on(() -> faulty.outcomeProperty().get().orElseThrow().problem()))
                 .map(Words::say)
@@ -133,18 +130,10 @@ class DeliveriesTest {
             }
         };
         CountDownLatch reading = new CountDownLatch(1);
-        RunningDelivery delivery = on(() -> new RunningDelivery(
-                "Firing",
-                new PhotoFolder(folder),
-                out,
-                DeliveryTerms.USUAL,
-                Message::toString,
-                0,
-                Stopwatch.createUnstarted(clock),
-                read -> {
-                    Uninterruptibles.awaitUninterruptibly(reading);
-                    return new DeliveryPlan(List.of(), Set.of());
-                }));
+        RunningDelivery delivery = on(() -> new RunningDelivery(order(), 0, Stopwatch.createUnstarted(clock), read -> {
+            Uninterruptibles.awaitUninterruptibly(reading);
+            return new DeliveryPlan(List.of(), Set.of());
+        }));
         seconds.addAndGet(5);
         on(() -> {
             delivery.setPaused(true);

@@ -5,14 +5,20 @@ public final class Ticket implements Comparable<Ticket> {
     /** A ticket for nothing. */
     public static final Ticket NONE = new Ticket(0, Urgency.IDLE, 0, ticket -> {});
 
+    /** Something to do. */
+    public interface Work {
+        /** Does it, looking now and then whether it is still wanted. */
+        void run(Ticket ticket);
+    }
+
     private final long number;
     private final Urgency urgency;
     private final long bytes;
-    private final WorkQueue.Work work;
+    private final Work work;
     private boolean isBegun;
     private boolean isCancelled;
 
-    Ticket(long number, Urgency urgency, long bytes, WorkQueue.Work work) {
+    Ticket(long number, Urgency urgency, long bytes, Work work) {
         this.number = number;
         this.urgency = urgency;
         this.bytes = bytes;

@@ -20,12 +20,6 @@ public final class WorkQueue implements AutoCloseable {
     /** For work that needs little memory. */
     public static final long LIGHT = 0;
 
-    /** Something to do. */
-    public interface Work {
-        /** Does it, looking now and then whether it is still wanted. */
-        void run(Ticket ticket);
-    }
-
     private final Executor workers;
     private final Runnable stop;
     private final int atOnce;
@@ -72,7 +66,7 @@ public final class WorkQueue implements AutoCloseable {
      *
      * @param bytes about as much memory as it needs while it is worked on, or {@link #LIGHT}
      */
-    public Ticket add(Urgency urgency, long bytes, Work work) {
+    public Ticket add(Urgency urgency, long bytes, Ticket.Work work) {
         Ticket ticket;
         synchronized (this) {
             ticket = new Ticket(++numbers, urgency, bytes, work);

@@ -2,6 +2,7 @@ package nexa.store.document;
 
 import com.fasterxml.jackson.databind.node.IntNode;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nexa.core.geometry.Point;
 import nexa.core.shoot.Beyond;
 import nexa.core.shoot.Colour;
@@ -25,9 +26,10 @@ final class BeyondCodec {
             Field.required("x", Json.NUMBER, spared -> spared.at().x());
     private static final Field<Subject, Double> Y =
             Field.required("y", Json.NUMBER, spared -> spared.at().y());
-    private static final Field<Subject, Optional<Double>> R = Field.optional("r", Json.NUMBER, SubjectCodec::radius);
+    private static final Field<Subject, OptionalDouble> R =
+            Field.unless("r", OptionalDouble.empty(), Json.SOME_NUMBER, Subject::radius);
     private static final ObjectCodec<Subject> CIRCLE =
-            new ObjectCodec<>(at -> new Subject(new Point(X.in(at), Y.in(at)), SubjectCodec.radius(R.in(at))), X, Y, R);
+            new ObjectCodec<>(at -> new Subject(new Point(X.in(at), Y.in(at)), R.in(at)), X, Y, R);
 
     private static final Field<Beyond, Beyond.Fill> FILL =
             Field.usually("fill", Beyond.USUAL.fill(), Json.oneOf(Beyond.Fill.class), Beyond::fill);

@@ -4,17 +4,13 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 
 /** How values of a kind are written as JSON, and read from it strictly. */
 public interface Codec<T> {
-    /** Something that is read at a place. */
-    interface Reading<T> {
-        T at(JsonPlace place) throws ValidationError;
-    }
-
     T read(JsonPlace place) throws ValidationError;
 
     /**
@@ -25,7 +21,12 @@ public interface Codec<T> {
      */
     JsonNode write(T value, JsonNode earlier);
 
-    static <T> Codec<T> of(Reading<T> reading, Function<T, JsonNode> writing) {
+    /** What of a value as it was written is not known; nothing of one that is no object. */
+    default ObjectNode unknown(JsonNode earlier) {
+        return JsonNodeFactory.instance.objectNode();
+    }
+
+    static <T> Codec<T> of(JsonPlace.Reading<T> reading, Function<T, JsonNode> writing) {
         return new Codec<>() {
             @Override
             public T read(JsonPlace place) throws ValidationError {

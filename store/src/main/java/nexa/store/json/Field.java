@@ -98,9 +98,8 @@ public final class Field<T, V> {
 
     /** Keeps of an object that is not there any more what is not known of it. */
     void keepBare(ObjectNode object, JsonNode earlier) {
-        boolean isKept = mayBeBare && !object.has(name) && earlier.path(name).isObject();
-        if (isKept && codec instanceof ObjectCodec<V> known) {
-            ObjectNode bare = known.unknown(earlier.path(name));
+        if (mayBeBare && !object.has(name) && earlier.path(name).isObject()) {
+            ObjectNode bare = codec.unknown(earlier.path(name));
             if (!bare.isEmpty()) {
                 object.set(name, bare);
             }

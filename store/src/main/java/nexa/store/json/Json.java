@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.IntNode;
 import com.fasterxml.jackson.databind.node.LongNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
@@ -14,6 +15,7 @@ import nexa.core.message.EnumName;
 public final class Json {
     public static final Codec<String> TEXT = Codec.of(JsonPlace::text, TextNode::valueOf);
     public static final Codec<Double> NUMBER = Codec.of(JsonPlace::number, DoubleNode::valueOf);
+    public static final Codec<OptionalDouble> SOME_NUMBER = NUMBER.as(OptionalDouble::of, OptionalDouble::getAsDouble);
     public static final Codec<Integer> WHOLE = Codec.of(JsonPlace::whole, IntNode::valueOf);
     /** At least 0, and no more than a double tells exactly. */
     public static final Codec<Long> COUNT = Codec.of(JsonPlace::count, LongNode::valueOf);

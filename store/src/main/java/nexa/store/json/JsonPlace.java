@@ -64,15 +64,15 @@ public final class JsonPlace {
                 : Optional.empty();
     }
 
-    /** What is read at a place below this one, or what is usual where there is none. */
-    public <T> T optional(String name, T usual, Codec.Reading<? extends T> reading) throws ValidationError {
-        Optional<JsonPlace> place = optional(name);
-        return place.isPresent() ? reading.at(place.get()) : usual;
+    /** Something that is read at a place. */
+    public interface Reading<T> {
+        T at(JsonPlace place) throws ValidationError;
     }
 
-    /** What is read at a place below this one; empty where there is none. */
-    public <T> Optional<T> ifThere(String name, Codec.Reading<T> reading) throws ValidationError {
-        return optional(name, Optional.empty(), place -> Optional.of(reading.at(place)));
+    /** What is read at a place below this one, or what is usual where there is none. */
+    public <T> T optional(String name, T usual, Reading<? extends T> reading) throws ValidationError {
+        Optional<JsonPlace> place = optional(name);
+        return place.isPresent() ? reading.at(place.get()) : usual;
     }
 
     public JsonPlace object() throws ValidationError {

@@ -10,16 +10,16 @@ import java.util.function.Function;
 
 /** How a value is written as an object: by its fields. Those that are not known stay as they were. */
 public final class ObjectCodec<T> implements Codec<T> {
-    private final Reading<T> making;
+    private final JsonPlace.Reading<T> making;
     private final List<Field<T, ?>> fields;
 
     /** @param making makes the value of its fields, in an object; rejects what does not fit together */
     @SafeVarargs
-    public ObjectCodec(Reading<T> making, Field<T, ?>... fields) {
+    public ObjectCodec(JsonPlace.Reading<T> making, Field<T, ?>... fields) {
         this(making, List.of(fields));
     }
 
-    public ObjectCodec(Reading<T> making, List<Field<T, ?>> fields) {
+    public ObjectCodec(JsonPlace.Reading<T> making, List<Field<T, ?>> fields) {
         this.making = making;
         this.fields = List.copyOf(fields);
     }
@@ -54,7 +54,7 @@ public final class ObjectCodec<T> implements Codec<T> {
         return object;
     }
 
-    /** What of an object is not known. */
+    @Override
     public ObjectNode unknown(JsonNode earlier) {
         ObjectNode unknown = JsonNodeFactory.instance.objectNode();
         earlier.properties().stream()

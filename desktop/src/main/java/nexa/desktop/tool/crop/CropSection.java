@@ -113,7 +113,7 @@ final class CropSection {
         });
         output.setText(FormatWords.shortOutput(crop));
         detail.setText(FormatWords.detail(crop));
-        detail.getStyleClass().setAll("label", "small", crop.hasTooFewPixels() ? "look" : "quiet");
+        Parts.style(detail, "small", crop.hasTooFewPixels() ? "look" : "quiet");
     }
 
     private void refill() {

@@ -137,7 +137,7 @@ final class LensPage {
         shown = lens;
         Optional<String> right = lens.flatMap(Lens::profile).map(LensProfile::name);
         name.setText(right.orElse(told.words()));
-        name.setTooltip(Parts.tooltip(name.getText()));
+        Parts.tip(name, name.getText());
         boolean isPutRight = lens.isPresent();
         putRight.setVisible(!isPutRight);
         putRight.setDisable(!told.isKnown());

@@ -69,6 +69,30 @@ public final class LinesHand implements LinesBar.Actions {
         return lines.isPresent();
     }
 
+    /** Draws lines, shows those that are there, or puts them away. */
+    void drawOrPutAway() {
+        if (isShown()) {
+            putAway();
+        } else if (reshaping.lines().isPresent()) {
+            easel.gestures().finish();
+            easel.putAllDown();
+            showOwn();
+        } else {
+            draw();
+        }
+        stage.requestFocus();
+    }
+
+    /** Takes the tool for drawing lines one after another, or puts it down. */
+    private void draw() {
+        if (easel.inHand().holds(easel.tracing())) {
+            easel.putDown();
+        } else {
+            easel.tracing().beginForPerspective();
+            easel.take(easel.tracing(), Words.get("tool.lines"));
+        }
+    }
+
     /** Takes the lines to hand that stay with the photo. */
     public void showOwn() {
         reshaping.lines().ifPresent(own -> show(own, LinesUse.by(own)));

@@ -12,12 +12,10 @@ import nexa.desktop.tool.Easel;
 final class PerspectiveHand {
     private final Easel easel;
     private final Reshaping reshaping;
-    private final LinesHand lines;
 
-    PerspectiveHand(Easel easel, Reshaping reshaping, LinesHand lines) {
+    PerspectiveHand(Easel easel, Reshaping reshaping) {
         this.easel = easel;
         this.reshaping = reshaping;
-        this.lines = lines;
     }
 
     /**
@@ -73,34 +71,9 @@ final class PerspectiveHand {
 
     void asShot() {
         easel.letGo();
-        lines.putAway();
         easel.photo()
                 .ifPresent(photo -> easel.session()
                         .edit(Edit.Kind.PERSPECTIVE, shoot -> StartAgain.perspective(shoot, Set.of(photo.file()))));
         easel.stage().requestFocus();
-    }
-
-    /** Draws lines, shows those that are there, or puts them away. */
-    void byLines() {
-        if (lines.isShown()) {
-            lines.putAway();
-        } else if (reshaping.lines().isPresent()) {
-            easel.gestures().finish();
-            easel.putAllDown();
-            lines.showOwn();
-        } else {
-            drawLines();
-        }
-        easel.stage().requestFocus();
-    }
-
-    /** Takes the tool for drawing lines one after another, or puts it down. */
-    private void drawLines() {
-        if (easel.inHand().holds(easel.tracing())) {
-            easel.putDown();
-        } else {
-            easel.tracing().beginForPerspective();
-            easel.take(easel.tracing(), Words.get("tool.lines"));
-        }
     }
 }

@@ -34,7 +34,7 @@ final class PerspectivePage {
     private Optional<Perspective> shown = Optional.empty();
     private FocalLength shownFocal = FocalLength.of(Optional.empty(), OptionalDouble.empty());
 
-    PerspectivePage(PerspectiveHand hand) {
+    PerspectivePage(PerspectiveHand hand, LinesHand lines) {
         this.hand = hand;
         numbers = new NumberFields(hand::notANumber);
         tilt = new FineScale("tilt", "perspective.tilt", FineScale.Reach.degrees(Perspective.MOST), new Moving(true));
@@ -69,8 +69,14 @@ final class PerspectivePage {
         byLines = Parts.toggle("perspective.byLines", "choice", "small-button");
         byLines.setId("by-lines");
         byLines.setMinWidth(Region.USE_PREF_SIZE);
-        byLines.setOnAction(event -> hand.byLines());
-        asShot = Parts.button("perspective.asShot", hand::asShot, "small-button");
+        byLines.setOnAction(event -> lines.drawOrPutAway());
+        asShot = Parts.button(
+                "perspective.asShot",
+                () -> {
+                    lines.putAway();
+                    hand.asShot();
+                },
+                "small-button");
         asShot.setId("perspective-as-shot");
         asShot.setMinWidth(Region.USE_PREF_SIZE);
         ScaleGrid grid = new ScaleGrid();

@@ -28,7 +28,7 @@ public final class PerspectiveTool implements EaselTool {
         this.easel = easel;
         this.reshaping = new Reshaping(easel);
         this.lines = new LinesHand(easel, reshaping, this::markByLines);
-        this.page = new PerspectivePage(new PerspectiveHand(easel, reshaping, lines));
+        this.page = new PerspectivePage(new PerspectiveHand(easel, reshaping), lines);
         easel.inHand().onChanged(this::markByLines);
     }
 
