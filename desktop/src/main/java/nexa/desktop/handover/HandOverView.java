@@ -134,13 +134,14 @@ public final class HandOverView extends View {
     }
 
     private void refresh() {
-        if (node.getScene() == null) {
-            return;
-        }
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
         DeliveryPlan.Choice choice = which.choice();
+        // The top bar tells it, whichever view is in front.
         counting.ask(() -> DeliveryPlan.count(shoot, reading, choice));
+        if (node.getScene() == null) {
+            return;
+        }
         which.show();
         destination.show(to);
         ShootNow now = session.now();

@@ -155,11 +155,11 @@ public final class SheetView extends View {
     }
 
     private void refresh() {
+        WorkedOut known = session.workedOutProperty().get();
+        standing.set(Words.get("sheet.standing", known.now().photos().size()));
         if (node.getScene() == null) {
             return;
         }
-        WorkedOut known = session.workedOutProperty().get();
-        standing.set(Words.get("sheet.standing", known.now().photos().size()));
         // Whether there is a scroll bar depends on the rows, so they do not depend on it.
         double width = scroll.getWidth() - SCROLL_BAR;
         SheetLayout layout = new SheetLayout(
