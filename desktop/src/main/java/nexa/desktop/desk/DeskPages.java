@@ -29,9 +29,8 @@ public final class DeskPages {
     public DeskPages(String key, List<DeskPage> all, DeskPage open) {
         part = new DeskPart(key);
         all.forEach(this::add);
-        HBox head = new HBox(3, part.head(), Parts.spacer());
+        HBox head = Parts.row(3, part.head(), Parts.spacer());
         head.getChildren().addAll(pages.values());
-        head.setAlignment(Pos.CENTER_LEFT);
         StackPane place = new StackPane(pages.keySet().toArray(Node[]::new));
         place.setAlignment(Pos.TOP_LEFT);
         VBox node = new VBox(5, head, place);

@@ -65,8 +65,7 @@ final class FormatsColumn {
         wide = lying("formats.wide", Orientation.WIDE, turnCrop);
         tall = lying("formats.tall", Orientation.TALL, turnCrop);
         Label lies = Parts.label(Words.get("formats.lies"), "small", "quiet", "around-label");
-        HBox lying = new HBox(3, lies, wide, tall, Parts.label("W", "key-cap"));
-        lying.setAlignment(Pos.CENTER_LEFT);
+        HBox lying = Parts.row(3, lies, wide, tall, Parts.label("W", "key-cap"));
         VBox foot = new VBox(5, lying, around);
         foot.getStyleClass().add("formats-foot");
         node.setTop(heading);
@@ -140,8 +139,7 @@ final class FormatsColumn {
             words.setMinWidth(TextSize.scaled(WORDS_WIDTH));
             words.setMaxWidth(TextSize.scaled(WORDS_WIDTH));
             words.setAlignment(Pos.CENTER_LEFT);
-            HBox content = new HBox(10, place, words);
-            content.setAlignment(Pos.CENTER_LEFT);
+            HBox content = Parts.row(10, place, words);
             button.setGraphic(content);
             button.getStyleClass().add("format-entry");
             button.setToggleGroup(group);

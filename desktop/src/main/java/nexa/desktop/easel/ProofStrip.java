@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -93,8 +92,7 @@ final class ProofStrip {
 
         Proof() {
             frame.getStyleClass().add("proof-frame");
-            HBox said = new HBox(4, tick, word);
-            said.setAlignment(Pos.CENTER_LEFT);
+            HBox said = Parts.row(4, tick, word);
             said.setMinWidth(0);
             VBox caption = new VBox(-2, name, said);
             caption.getStyleClass().add("proof-caption");

@@ -52,8 +52,7 @@ final class StepSection {
         more.setWrapText(true);
         more.setMinHeight(32);
         more.setAlignment(Pos.TOP_LEFT);
-        row = new HBox(4, carry, menu);
-        row.setAlignment(Pos.CENTER_LEFT);
+        row = Parts.row(4, carry, menu);
         VBox node = new VBox(3, part.head(), what, more, row);
         node.getStyleClass().add("desk-section");
         node.setPrefWidth(0);

@@ -135,9 +135,8 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private HBox whatRow() {
-        HBox row = new HBox(5, Parts.label(Words.get("find.what"), "quiet", "carry-label"));
+        HBox row = Parts.row(5, Parts.label(Words.get("find.what"), "quiet", "carry-label"));
         row.getChildren().addAll(what.buttons());
-        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 
@@ -157,9 +156,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private HBox foot() {
-        HBox foot = new HBox(12, Parts.label(Words.get("find.foot"), "quiet"), Parts.spacer(), take);
-        foot.setAlignment(Pos.CENTER_LEFT);
-        return foot;
+        return Parts.row(12, Parts.label(Words.get("find.foot"), "quiet"), Parts.spacer(), take);
     }
 
     private FoundCell newCell(FoundList.Row row) {

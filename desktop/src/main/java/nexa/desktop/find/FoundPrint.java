@@ -1,6 +1,5 @@
 package nexa.desktop.find;
 
-import javafx.geometry.Pos;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -47,8 +46,7 @@ final class FoundPrint extends ToggleButton {
         getStyleClass().addAll("flat", "found-print");
         tick.setMinWidth(Label.USE_PREF_SIZE);
         words.setMinWidth(Label.USE_PREF_SIZE);
-        HBox caption = new HBox(5, tick, name, Parts.spacer(), words);
-        caption.setAlignment(Pos.CENTER_LEFT);
+        HBox caption = Parts.row(5, tick, name, Parts.spacer(), words);
         caption.setPrefWidth(WIDTH);
         reason.setMaxWidth(WIDTH);
         VBox content = new VBox(3, picture, caption, reason);

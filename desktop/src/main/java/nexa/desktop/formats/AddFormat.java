@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
@@ -104,8 +103,7 @@ public final class AddFormat {
         Label wrong = Parts.label("", "small", "look");
         wrong.setVisible(false);
         wrong.setManaged(false);
-        HBox row = new HBox(8, Parts.label(Words.get("formats.typed")), field);
-        row.setAlignment(Pos.CENTER_LEFT);
+        HBox row = Parts.row(8, Parts.label(Words.get("formats.typed")), field);
         CustomMenuItem item = new CustomMenuItem(new VBox(3, row, wrong), false);
         field.setOnAction(event -> {
             try {

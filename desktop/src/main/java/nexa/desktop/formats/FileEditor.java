@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -98,9 +97,7 @@ final class FileEditor {
     }
 
     private static HBox row(Node... parts) {
-        HBox row = new HBox(6, parts);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        return Parts.row(6, parts);
     }
 
     /** Puts a word into the name where the caret is. */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
-import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -60,9 +59,8 @@ public final class FormatEditor extends VBox {
         this.close = close;
         getStyleClass().add("format-editor");
         setSpacing(12);
-        HBox heading = new HBox(
+        HBox heading = Parts.row(
                 12, Parts.label(Words.get("editor.title"), "page-title"), Parts.spacer(), Parts.closeButton(close));
-        heading.setAlignment(Pos.CENTER_LEFT);
         prepare();
         size = new SizeEditor(
                 this::format, this::changeShape, asked -> change(format -> format.withSize(asked)), this::takePaper);
@@ -134,9 +132,7 @@ public final class FormatEditor extends VBox {
     }
 
     private HBox ratioRow() {
-        HBox row = new HBox(8, ratio, Parts.button("editor.shape", this::shapeOfCrop, "small-button"));
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        return Parts.row(8, ratio, Parts.button("editor.shape", this::shapeOfCrop, "small-button"));
     }
 
     /** A paper sets the ratio as well; where that is nearly the one there was, it says by how much they differ. */
@@ -162,7 +158,7 @@ public final class FormatEditor extends VBox {
         more.setTooltip(Parts.tooltip(Words.get("editor.keep.tip")));
         more.setOnShowing(event -> more.getItems().setAll(keepItems(more)));
         more.getItems().setAll(keepItems(more));
-        HBox row = new HBox(
+        return Parts.row(
                 6,
                 goes,
                 reaches,
@@ -172,8 +168,6 @@ public final class FormatEditor extends VBox {
                 Parts.button("editor.down", () -> move(1), "small-button"),
                 Parts.spacer(),
                 Parts.button("editor.remove", this::remove, "small-button"));
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
     }
 
     private List<MenuItem> keepItems(MenuButton menu) {

@@ -3,7 +3,6 @@ package nexa.desktop.handover;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -38,8 +37,7 @@ public final class DeliveryPanel {
         count.setMinWidth(Label.USE_PREF_SIZE);
         bar.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(bar, Priority.ALWAYS);
-        HBox line = new HBox(12, title, bar, count, pause, stop);
-        line.setAlignment(Pos.CENTER_LEFT);
+        HBox line = Parts.row(12, title, bar, count, pause, stop);
         detail.setWrapText(true);
         detail.setId("delivery-detail");
         node = new VBox(9, line, detail);

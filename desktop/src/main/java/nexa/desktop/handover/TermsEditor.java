@@ -1,7 +1,6 @@
 package nexa.desktop.handover;
 
 import java.util.List;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -82,9 +81,7 @@ final class TermsEditor {
 
     private static HBox row(String key, TextField line) {
         Label label = Parts.label(Words.get("terms." + key), "small", "quiet", "around-label");
-        HBox row = new HBox(6, label, line);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        return Parts.row(6, label, line);
     }
 
     Node node() {

@@ -86,8 +86,7 @@ public final class LensChooser extends VBox {
         choose.setId("lens-choose");
         choose.disableProperty()
                 .bind(list.getSelectionModel().selectedItemProperty().isNull());
-        HBox foot = new HBox(12, count, Parts.spacer(), choose);
-        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = Parts.row(12, count, Parts.spacer(), choose);
         LensSource source = new LensSource();
         source.tell(lenses.told());
         source.setMaxWidth(WIDTH);

@@ -76,9 +76,8 @@ public final class LensesPanel extends VBox {
         Set<String> chosen = session.chosenProperty().get();
         whom = new Choices<>("lenses", chosen.size() > 1 ? Whom.CHOSEN : Whom.EVERYTHING, now -> look());
         whom.button(Whom.CHOSEN).setDisable(chosen.isEmpty());
-        HBox whomRow = new HBox(5, Parts.label(Words.get("lenses.whom"), "quiet", "carry-label"));
+        HBox whomRow = Parts.row(5, Parts.label(Words.get("lenses.whom"), "quiet", "carry-label"));
         whomRow.getChildren().addAll(whom.buttons());
-        whomRow.setAlignment(Pos.CENTER_LEFT);
         known.setId("lenses-known");
         unknown.setId("lenses-unknown");
         unknown.setWrapText(true);
@@ -86,8 +85,7 @@ public final class LensesPanel extends VBox {
         put = Parts.button("lenses.do", this::put, "main-action");
         put.setId("lenses-do");
         source.setMaxWidth(WIDTH * 2 / 3);
-        HBox foot = new HBox(12, source, Parts.spacer(), put);
-        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = Parts.row(12, source, Parts.spacer(), put);
         getChildren().addAll(heading, whomRow, known, unknown, foot);
         ChangeListener<Optional<ReadLenses>> read = (observed, before, now) -> look();
         session.lenses().readProperty().addListener(read);

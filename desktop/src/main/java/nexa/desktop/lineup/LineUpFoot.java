@@ -84,8 +84,7 @@ final class LineUpFoot {
     }
 
     private VBox outOfStep() {
-        HBox heading = new HBox(6, Parts.label(Words.get("lineup.out"), "section-title"), Parts.spacer(), right);
-        heading.setAlignment(Pos.CENTER_LEFT);
+        HBox heading = Parts.row(6, Parts.label(Words.get("lineup.out"), "section-title"), Parts.spacer(), right);
         VBox part = new VBox(4, heading, outList);
         part.setMinWidth(270);
         return part;
@@ -93,8 +92,7 @@ final class LineUpFoot {
 
     private VBox here() {
         Button open = Parts.button("lineup.open", actions::openEasel, "small-button");
-        HBox row = new HBox(6, bring, leave, open);
-        row.setAlignment(Pos.CENTER_LEFT);
+        HBox row = Parts.row(6, bring, leave, open);
         VBox part = new VBox(
                 6, new HBox(8, hereName, hereWords), row, Parts.label(Words.get("lineup.how"), "small", "quiet"));
         HBox.setHgrow(part, Priority.ALWAYS);

@@ -4,6 +4,7 @@ import com.google.common.collect.Lists;
 import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -104,6 +105,15 @@ public final class Parts {
         return button;
     }
 
+    /** A small {@link #button} that is never narrower than its words. */
+    public static Button smallButton(String key, String id, Runnable action, String... styles) {
+        Button button = button(key, action, styles);
+        button.getStyleClass().add("small-button");
+        button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
     /** The button that closes a panel. */
     public static Button closeButton(Runnable close) {
         Button button = button("panel.close", close, "small-button");
@@ -146,6 +156,13 @@ public final class Parts {
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         return scroll;
+    }
+
+    /** Parts beside one another, on one line. */
+    public static HBox row(double spacing, Node... parts) {
+        HBox row = new HBox(spacing, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     /** Room that pushes its neighbours apart. */

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import javafx.beans.value.ChangeListener;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -86,13 +85,12 @@ public final class CarryPanel extends VBox {
         this.close = overlays::close;
         getStyleClass().add("carry-panel");
         setSpacing(12);
-        HBox heading = new HBox(
+        HBox heading = Parts.row(
                 10,
                 Parts.label(Words.get("carry.title"), "page-title"),
                 from(lead.file(), format.name()),
                 Parts.spacer(),
                 Parts.closeButton(close));
-        heading.setAlignment(Pos.CENTER_LEFT);
         whom = new Choices<>("carry", others().isEmpty() ? Whom.BOTH : Whom.CHOSEN, chosen -> preview());
         whom.button(Whom.CHOSEN).setDisable(others().isEmpty());
         angle = choice("carry.angle", this::preview);
@@ -109,8 +107,7 @@ public final class CarryPanel extends VBox {
         words.setId("carry-words");
         pictures.setPrefWrapLength(600);
         pictures.setMinHeight(2 * HEIGHT + 8);
-        HBox foot = new HBox(12, takesBack, Parts.spacer(), carry);
-        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = Parts.row(12, takesBack, Parts.spacer(), carry);
         getChildren()
                 .addAll(
                         heading,
@@ -144,9 +141,8 @@ public final class CarryPanel extends VBox {
 
     private static HBox row(String key, List<? extends Node> parts) {
         Label label = Parts.label(Words.get(key), "quiet", "carry-label");
-        HBox row = new HBox(5, label);
+        HBox row = Parts.row(5, label);
         row.getChildren().addAll(parts);
-        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 

@@ -20,10 +20,9 @@ import nexa.imaging.work.LatestOnly;
 
 /** What happens in the folder while the shoot is open: photos that come, go, change, and have other names now. */
 public final class FolderChanges {
-    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PresentShoot shoot;
     private final PhotoReading reading;
     private final Selection selection;
-    private final Turns turns;
     private final ShootEdits edits;
     private final ReadOnlyObjectWrapper<Set<String>> fresh = new ReadOnlyObjectWrapper<>(Set.of());
     private final ReadOnlyObjectWrapper<Map<String, String>> renamed = new ReadOnlyObjectWrapper<>(Map.of());
@@ -31,20 +30,12 @@ public final class FolderChanges {
     private final FolderWatch watch;
 
     /** Looks at the folder from now on. */
-    FolderChanges(
-            Path folder,
-            ReadOnlyObjectWrapper<Shoot> shoot,
-            PhotoReading reading,
-            Selection selection,
-            Turns turns,
-            ShootEdits edits,
-            Background background) {
+    FolderChanges(Path folder, PresentShoot shoot, PhotoReading reading, Selection selection, ShootEdits edits) {
         this.shoot = shoot;
         this.reading = reading;
         this.selection = selection;
-        this.turns = turns;
         this.edits = edits;
-        this.seeking = background.latest(renamed::set);
+        this.seeking = shoot.background().latest(renamed::set);
         this.watch = new FolderWatch(folder, files(shoot.get()), news -> Platform.runLater(() -> hear(news)));
         watch.begin();
     }
@@ -56,7 +47,7 @@ public final class FolderChanges {
                 .filter(file -> shoot.get().find(file).isPresent())
                 .forEach(file -> gone.put(file, new PhotoProblem(file, PhotoProblem.Reason.MISSING)));
         if (!gone.isEmpty()) {
-            turns.now(() -> {
+            shoot.turns().now(() -> {
                 reading.addProblems(gone);
                 seekRenamed();
             });
@@ -91,7 +82,7 @@ public final class FolderChanges {
 
     /** Takes the photos that have come into the folder into the shoot. */
     public void addFresh() {
-        turns.now(this::addFreshNow);
+        shoot.turns().now(this::addFreshNow);
     }
 
     private void addFreshNow() {

@@ -22,9 +22,8 @@ import nexa.imaging.pictures.PictureLibrary;
 /** Reads what the photos say of themselves, in the background, and lets the shoot learn from it. */
 final class PhotoReading {
     private final PhotoFolder folder;
-    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PresentShoot shoot;
     private final PictureLibrary pictures;
-    private final Turns turns;
     private final Consumer<Boolean> finished;
     private final ReadOnlyObjectWrapper<ShootReading> reading = new ReadOnlyObjectWrapper<>(ShootReading.none());
     private final List<FactsReader> readers = new ArrayList<>();
@@ -37,16 +36,10 @@ final class PhotoReading {
      * @param finished hears that all that was asked for has been read, and whether that tells photos apart that were not
      *     told apart before
      */
-    PhotoReading(
-            PhotoFolder folder,
-            ReadOnlyObjectWrapper<Shoot> shoot,
-            PictureLibrary pictures,
-            Turns turns,
-            Consumer<Boolean> finished) {
+    PhotoReading(PhotoFolder folder, PresentShoot shoot, PictureLibrary pictures, Consumer<Boolean> finished) {
         this.folder = folder;
         this.shoot = shoot;
         this.pictures = pictures;
-        this.turns = turns;
         this.finished = finished;
         pictures.onFailure(this::addProblem);
     }
@@ -113,25 +106,26 @@ final class PhotoReading {
     private record Learned(ShootReading reading, Shoot shoot, boolean identifies) {}
 
     private void learn(ShootReading part, boolean isLast, Runnable then) {
-        turns.take(
-                () -> {
-                    ShootReading before = reading.get();
-                    Shoot now = shoot.get();
-                    return () -> {
-                        ShootReading all = before.plus(part);
-                        Shoot learned = isLast ? all.appliedTo(now) : part.sized(now);
-                        return new Learned(all, learned, part.identifies(now));
-                    };
-                },
-                learned -> {
-                    reading.set(learned.reading());
-                    identifies |= learned.identifies();
-                    shoot.set(learned.shoot());
-                    if (isLast) {
-                        finish();
-                    }
-                    then.run();
-                });
+        shoot.turns()
+                .take(
+                        () -> {
+                            ShootReading before = reading.get();
+                            Shoot now = shoot.get();
+                            return () -> {
+                                ShootReading all = before.plus(part);
+                                Shoot learned = isLast ? all.appliedTo(now) : part.sized(now);
+                                return new Learned(all, learned, part.identifies(now));
+                            };
+                        },
+                        learned -> {
+                            reading.set(learned.reading());
+                            identifies |= learned.identifies();
+                            shoot.set(learned.shoot());
+                            if (isLast) {
+                                finish();
+                            }
+                            then.run();
+                        });
     }
 
     private void finish() {
@@ -142,7 +136,7 @@ final class PhotoReading {
 
     /** What only shows when the pixels are read. */
     private void addProblem(Photo broken, PhotoProblem problem) {
-        turns.now(() -> addProblems(Map.of(broken.file(), problem)));
+        shoot.turns().now(() -> addProblems(Map.of(broken.file(), problem)));
     }
 
     /** Photos have turned out not to be readable. */
@@ -152,7 +146,7 @@ final class PhotoReading {
 
     /** More is known of a photo, unless its file is another one by now. */
     void know(String file, PhotoFacts more) {
-        turns.now(() -> {
+        shoot.turns().now(() -> {
             PhotoFacts read = reading.get().facts().get(file);
             if (read != null && read.identity().equals(more.identity())) {
                 reading.set(reading.get().plus(new ShootReading(Map.of(file, more), Map.of())));

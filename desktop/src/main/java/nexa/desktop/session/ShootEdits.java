@@ -25,9 +25,8 @@ public final class ShootEdits {
     private static final int MANY = 200;
 
     private final ShootFolder folder;
-    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PresentShoot shoot;
     private final Selection selection;
-    private final Turns turns;
     private final Autosave autosave;
     private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>(History.EMPTY);
     /** The photos of a gesture that goes on, of which something was recorded. */
@@ -35,16 +34,10 @@ public final class ShootEdits {
 
     private Runnable refused = () -> {};
 
-    ShootEdits(
-            ShootFolder folder,
-            ReadOnlyObjectWrapper<Shoot> shoot,
-            Selection selection,
-            Turns turns,
-            Autosave autosave) {
+    ShootEdits(ShootFolder folder, PresentShoot shoot, Selection selection, Autosave autosave) {
         this.folder = folder;
         this.shoot = shoot;
         this.selection = selection;
-        this.turns = turns;
         this.autosave = autosave;
     }
 
@@ -66,7 +59,7 @@ public final class ShootEdits {
     }
 
     void edit(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
-        ifWritable(() -> turns.now(() -> make(Changed.by(kind, where, shoot.get(), change))));
+        ifWritable(() -> shoot.turns().now(() -> make(Changed.by(kind, where, shoot.get(), change))));
     }
 
     void editSoon(Edit.Kind kind, String where, UnaryOperator<Shoot> change, Runnable then) {
@@ -75,16 +68,17 @@ public final class ShootEdits {
         } else {
             edit(kind, where, change);
         }
-        turns.now(then);
+        shoot.turns().now(then);
     }
 
     void editMany(Edit.Kind kind, String where, UnaryOperator<Shoot> change) {
-        ifWritable(() -> turns.take(
-                () -> {
-                    Shoot before = shoot.get();
-                    return () -> Changed.by(kind, where, before, change);
-                },
-                this::make));
+        ifWritable(() -> shoot.turns()
+                .take(
+                        () -> {
+                            Shoot before = shoot.get();
+                            return () -> Changed.by(kind, where, before, change);
+                        },
+                        this::make));
     }
 
     /**
@@ -100,8 +94,8 @@ public final class ShootEdits {
     public void goOnWithSetAside() {
         String where = selection.formatProperty().get();
         ifWritable(() -> setAside()
-                .ifPresent(then ->
-                        turns.now(() -> make(Changed.between(Edit.Kind.GO_ON_WITH, where, shoot.get(), then)))));
+                .ifPresent(then -> shoot.turns()
+                        .now(() -> make(Changed.between(Edit.Kind.GO_ON_WITH, where, shoot.get(), then)))));
     }
 
     private void make(Changed changed) {
@@ -146,32 +140,35 @@ public final class ShootEdits {
 
     /** Takes the last step back, and goes to what it changed. */
     public void undo() {
-        turns.now(() -> history.get().undoable().ifPresent(edit -> {
-            history.set(history.get().undone());
-            again(edit.inverse(), edit);
-        }));
+        shoot.turns()
+                .now(() -> history.get().undoable().ifPresent(edit -> {
+                    history.set(history.get().undone());
+                    again(edit.inverse(), edit);
+                }));
     }
 
     /** Does again what was undone last, and goes to what it changed. */
     public void redo() {
-        turns.now(() -> history.get().redoable().ifPresent(edit -> {
-            history.set(history.get().redone());
-            again(edit, edit);
-        }));
+        shoot.turns()
+                .now(() -> history.get().redoable().ifPresent(edit -> {
+                    history.set(history.get().redone());
+                    again(edit, edit);
+                }));
     }
 
     /** What was worked out once goes back or forth in the background too where it goes over many photos. */
     private void again(Edit edit, Edit seen) {
-        turns.takeNext(
-                edit.after().size() > MANY,
-                () -> {
-                    Shoot before = shoot.get();
-                    return () -> new Changed(edit, edit.applyTo(before));
-                },
-                changed -> {
-                    take(changed);
-                    selection.goTo(shoot.get(), seen.after(), seen.where());
-                });
+        shoot.turns()
+                .takeNext(
+                        edit.after().size() > MANY,
+                        () -> {
+                            Shoot before = shoot.get();
+                            return () -> new Changed(edit, edit.applyTo(before));
+                        },
+                        changed -> {
+                            take(changed);
+                            selection.goTo(shoot.get(), seen.after(), seen.where());
+                        });
     }
 
     /**
@@ -185,18 +182,19 @@ public final class ShootEdits {
 
     /** As {@link #change(Supplier)}, with something to be done after it, which hears how the shoot was. */
     void change(Supplier<UnaryOperator<Shoot>> begin, Consumer<Shoot> then) {
-        ifWritable(() -> turns.take(
-                () -> {
-                    Shoot before = shoot.get();
-                    UnaryOperator<Shoot> change = begin.get();
-                    return () -> change.apply(before);
-                },
-                changed -> {
-                    Shoot before = shoot.get();
-                    shoot.set(changed);
-                    save();
-                    then.accept(before);
-                }));
+        ifWritable(() -> shoot.turns()
+                .take(
+                        () -> {
+                            Shoot before = shoot.get();
+                            UnaryOperator<Shoot> change = begin.get();
+                            return () -> change.apply(before);
+                        },
+                        changed -> {
+                            Shoot before = shoot.get();
+                            shoot.set(changed);
+                            save();
+                            then.accept(before);
+                        }));
     }
 
     /** Nothing done so far can be undone any more, since photos that it is about are not of the shoot now. */

@@ -13,10 +13,8 @@ import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.format.Format;
 import nexa.core.series.CropTable;
-import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Renamed;
 import nexa.core.series.StepFromLead;
@@ -29,7 +27,6 @@ import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PictureLibrary;
 import nexa.imaging.pictures.PixelMemory;
-import nexa.imaging.work.LatestOnly;
 import nexa.imaging.work.WorkQueue;
 import nexa.store.shoot.ShootFolder;
 
@@ -42,10 +39,9 @@ public final class ShootSession {
 
     private final ShootFolder folder;
     private final PhotoFolder photoFolder;
-    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PresentShoot shoot;
     private final PictureLibrary pictures;
     private final Selection selection;
-    private final Turns turns;
     private final ShootEdits edits;
     private final PhotoReading reading;
     private final FolderChanges changes;
@@ -53,10 +49,6 @@ public final class ShootSession {
     private final Lenses lenses;
     private final Textures textures;
     private final PixelLooks looks;
-    private final Background background;
-    private final ReadOnlyObjectWrapper<WorkedOut> workedOut;
-    private final LatestOnly<WorkedOut> working;
-    private Crops crops;
 
     /**
      * Begins to work on an opened folder: its photos are read in the background from now on.
@@ -65,25 +57,20 @@ public final class ShootSession {
      */
     public ShootSession(ShootFolder folder, Autosave.Listener saving, Background background) {
         this.folder = folder;
-        this.background = background;
-        this.turns = new Turns(background.workers());
         this.photoFolder = new PhotoFolder(folder.path());
-        this.shoot = new ReadOnlyObjectWrapper<>(folder.shoot());
-        this.crops = new Crops(folder.shoot());
+        this.shoot = new PresentShoot(folder.shoot(), background);
         this.selection = new Selection(folder.shoot());
         int threads = Math.max(2, Runtime.getRuntime().availableProcessors());
         WorkQueue queue = WorkQueue.withThreads("pictures", threads, PixelMemory.AT_ONCE);
         this.pictures = new PictureLibrary(photoFolder, queue, Platform::runLater, PICTURE_BYTES);
-        this.edits = new ShootEdits(folder, shoot, selection, turns, new Autosave(folder, saving));
-        this.reading = new PhotoReading(photoFolder, shoot, pictures, turns, this::readAll);
-        this.changes = new FolderChanges(folder.path(), shoot, reading, selection, turns, edits, background);
+        this.edits = new ShootEdits(folder, shoot, selection, new Autosave(folder, saving));
+        this.reading = new PhotoReading(photoFolder, shoot, pictures, this::readAll);
+        this.changes = new FolderChanges(folder.path(), shoot, reading, selection, edits);
         this.finding = new Finding(folder, photoFolder);
         this.lenses = new Lenses(reading::now, folder.ownLenses(), background.workers());
-        this.textures = new Textures(photoFolder, shoot, pictures, turns, reading::isReady, background);
+        this.textures = new Textures(photoFolder, shoot, pictures, reading::isReady);
         this.looks = new PixelLooks(photoFolder, reading);
-        this.workedOut = new ReadOnlyObjectWrapper<>(WorkedOut.nothing(now()));
-        this.working = background.latest(workedOut::set);
-        shoot.addListener((observed, before, now) -> changed(now));
+        shoot.property().addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> workOut());
         selection.formatProperty().addListener((observed, before, now) -> workOut());
         workOut();
@@ -91,15 +78,13 @@ public final class ShootSession {
     }
 
     private void changed(Shoot now) {
-        crops = new Crops(now);
         Set<String> missing = reading.missing();
         selection.leaveNames(missing.isEmpty() ? Set.of() : Renamed.leftNames(now, missing));
         workOut();
     }
 
     private void workOut() {
-        ShootNow now = now();
-        working.ask(() -> WorkedOut.of(now));
+        shoot.workOut(now());
     }
 
     /** Identities are saved once they are read, without an edit: a photo may be renamed before the next one. */
@@ -127,16 +112,16 @@ public final class ShootSession {
 
     /** What is worked out over all of it; a little behind what was done last, since that happens in the background. */
     public ReadOnlyObjectProperty<WorkedOut> workedOutProperty() {
-        return workedOut.getReadOnlyProperty();
+        return shoot.workedOutProperty();
     }
 
     /** Works out what else there is. */
     public Background background() {
-        return background;
+        return shoot.background();
     }
 
     public ReadOnlyObjectProperty<Shoot> shootProperty() {
-        return shoot.getReadOnlyProperty();
+        return shoot.property();
     }
 
     public Shoot shoot() {
@@ -275,7 +260,7 @@ public final class ShootSession {
 
     /** The crop of a photo that is {@linkplain #isReady ready}, in a format. */
     public PhotoCrop crop(Photo asked, Format in) {
-        return crops.of(asked, in);
+        return shoot.crops().of(asked, in);
     }
 
     /** The crop worked on, if the photo is ready. */
@@ -285,7 +270,7 @@ public final class ShootSession {
 
     /** How near a photo's crop is to its lead's, if it listens to one. */
     public Optional<StepFromLead> step(Photo asked, Format in) {
-        return isReady(asked) ? StepFromLead.of(crops, asked, in) : Optional.empty();
+        return isReady(asked) ? StepFromLead.of(shoot.crops(), asked, in) : Optional.empty();
     }
 
     /**
@@ -294,7 +279,7 @@ public final class ShootSession {
      * @param seen subjects that were found, by file, to measure by where nothing is marked
      */
     public CropTable.Row row(Photo asked, Format in, Map<String, Subject> seen) {
-        return CropTable.Row.of(crops, asked, in, seen);
+        return CropTable.Row.of(shoot.crops(), asked, in, seen);
     }
 
     /** What was done so far, to be undone. */
@@ -324,7 +309,7 @@ public final class ShootSession {
 
     /** Waits until all that was done is the present state. */
     public void settle() {
-        turns.settle();
+        shoot.turns().settle();
     }
 
     /**
@@ -347,8 +332,7 @@ public final class ShootSession {
 
     /** Ends the work: done when everything is saved. */
     public CompletableFuture<Void> close() {
-        turns.settle();
-        working.forget();
+        shoot.settleForGood();
         textures.stop();
         changes.stop();
         reading.stop();

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import javafx.application.Platform;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.shoot.EdgeTexture;
 import nexa.core.shoot.FileIdentity;
 import nexa.core.shoot.Photo;
@@ -35,28 +34,20 @@ final class Textures {
     }
 
     private final PhotoFolder folder;
-    private final ReadOnlyObjectWrapper<Shoot> shoot;
+    private final PresentShoot shoot;
     private final PictureLibrary pictures;
-    private final Turns turns;
     private final Predicate<Photo> isReady;
     private final LatestOnly<List<Photo>> wanting;
     private final Set<Asked> asked = new HashSet<>();
     private final Map<Asked, EdgeTexture> known = new HashMap<>();
 
-    Textures(
-            PhotoFolder folder,
-            ReadOnlyObjectWrapper<Shoot> shoot,
-            PictureLibrary pictures,
-            Turns turns,
-            Predicate<Photo> isReady,
-            Background background) {
+    Textures(PhotoFolder folder, PresentShoot shoot, PictureLibrary pictures, Predicate<Photo> isReady) {
         this.folder = folder;
         this.shoot = shoot;
         this.pictures = pictures;
-        this.turns = turns;
         this.isReady = isReady;
-        this.wanting = background.latest(this::read);
-        shoot.addListener((observed, before, now) -> look(now));
+        this.wanting = shoot.background().latest(this::read);
+        shoot.property().addListener((observed, before, now) -> look(now));
         look(shoot.get());
     }
 
@@ -104,7 +95,7 @@ final class Textures {
         if (textures.isEmpty()) {
             return;
         }
-        turns.now(() -> {
+        shoot.turns().now(() -> {
             ShootDraft draft = shoot.get().draft();
             textures.forEach((of, texture) -> draft.before()
                     .find(of.file())

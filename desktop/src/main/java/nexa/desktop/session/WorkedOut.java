@@ -1,8 +1,11 @@
 package nexa.desktop.session;
 
 import java.util.List;
+import nexa.core.format.Format;
 import nexa.core.series.CropTable;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Shoot;
+import nexa.imaging.facts.ShootReading;
 
 /**
  * A shoot as it stood at one moment, with what was worked out over all of it.
@@ -21,7 +24,9 @@ public record WorkedOut(ShootNow now, CropTable crops, Tally tally) {
     }
 
     /** Nothing, yet. */
-    static WorkedOut nothing(ShootNow now) {
-        return new WorkedOut(now, CropTable.of(now.shoot(), List.of(), now.format()), Tally.NONE);
+    static WorkedOut nothing(Shoot shoot) {
+        Format format = shoot.formats().get(0);
+        ShootNow now = new ShootNow(shoot, List.of(), ShootReading.none(), format);
+        return new WorkedOut(now, CropTable.of(shoot, List.of(), format), Tally.NONE);
     }
 }

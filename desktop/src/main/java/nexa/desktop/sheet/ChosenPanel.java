@@ -3,7 +3,6 @@ package nexa.desktop.sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -61,9 +60,7 @@ final class ChosenPanel {
     }
 
     private static HBox row(Node... parts) {
-        HBox row = new HBox(5, parts);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        return Parts.row(5, parts);
     }
 
     private static Button small(String key, Runnable action) {

@@ -13,7 +13,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.message.EnumName;
 import nexa.desktop.parts.Parts;
@@ -54,11 +53,8 @@ final class LooksList {
         this.looking = session.background().latest(this::show);
         this.choose = choose;
         this.openEasel = openEasel;
-        Button levels = Parts.button("panel.find", find, "flat", "small-button");
-        levels.setId("panel-find");
-        levels.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(5, title, Parts.spacer(), levels);
-        head.setAlignment(Pos.CENTER_LEFT);
+        Button levels = Parts.smallButton("panel.find", "panel-find", find, "flat");
+        HBox head = Parts.row(5, title, Parts.spacer(), levels);
         this.node = new VBox(6, head, groups);
         subscriptions.listen(session.workedOutProperty(), this::refresh);
     }
@@ -92,14 +88,13 @@ final class LooksList {
         String reason = Words.of("look.group", group.reason());
         Label count = Parts.label(String.valueOf(group.files().size()), "number");
         count.setMinWidth(Label.USE_PREF_SIZE);
-        HBox content = new HBox(
+        HBox content = Parts.row(
                 7,
                 Parts.fold(heading.selectedProperty()),
                 mark(group.reason()),
                 Parts.label(reason),
                 Parts.spacer(),
                 count);
-        content.setAlignment(Pos.CENTER_LEFT);
         heading.setGraphic(content);
         heading.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         content.prefWidthProperty().bind(heading.widthProperty().subtract(10));

@@ -83,8 +83,7 @@ final class SheetPhoto extends VBox {
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
         files.managedProperty().bind(files.visibleProperty());
-        HBox caption = new HBox(6, name, word);
-        caption.setAlignment(Pos.CENTER_LEFT);
+        HBox caption = Parts.row(6, name, word);
         getChildren().addAll(picture, new VBox(caption, files));
         getStyleClass().add("sheet-photo");
         setAccessibleRole(AccessibleRole.LIST_ITEM);

@@ -94,19 +94,16 @@ final class SheetTools {
     }
 
     private HBox what() {
-        HBox row = new HBox(4);
-        row.setAlignment(Pos.CENTER_LEFT);
+        HBox row = Parts.row(4);
         row.getChildren().addAll(modes.buttons());
-        HBox what = new HBox(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), row);
-        what.setAlignment(Pos.CENTER_LEFT);
-        return what;
+        return Parts.row(8, Parts.label(Words.get("sheet.format"), "quiet"), formats.node(), row);
     }
 
     private HBox how() {
         HBox stepper = new HBox(fewer, count, more);
         stepper.getStyleClass().add("stepper");
         stepper.setAlignment(Pos.CENTER);
-        HBox how = new HBox(
+        return Parts.row(
                 8,
                 pairsName,
                 pairs,
@@ -116,8 +113,6 @@ final class SheetTools {
                 order,
                 Parts.label(Words.get("sheet.across"), "quiet"),
                 stepper);
-        how.setAlignment(Pos.CENTER_LEFT);
-        return how;
     }
 
     Node node() {

@@ -1,7 +1,6 @@
 package nexa.desktop.shell;
 
 import java.util.List;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -70,8 +69,7 @@ final class KeysPage extends StackPane {
         grid.setHgap(14);
         grid.setVgap(7);
         for (int row = 0; row < keys.size(); row++) {
-            HBox caps = new HBox(4);
-            caps.setAlignment(Pos.CENTER_LEFT);
+            HBox caps = Parts.row(4);
             for (String cap : Words.get("keys." + keys.get(row) + ".caps").split("  ")) {
                 caps.getChildren().add(Parts.label(cap, "key-cap"));
             }

@@ -59,8 +59,7 @@ final class TopBar extends Pane {
         undo = Parts.button("top.undo", actions::undo, "flat");
         redo = Parts.button("top.redo", actions::redo, "flat");
         Button keys = Parts.button("top.keys", actions::keys);
-        left = new HBox(14, Parts.label(Words.get("app.name"), "brand"), title);
-        left.setAlignment(Pos.CENTER_LEFT);
+        left = Parts.row(14, Parts.label(Words.get("app.name"), "brand"), title);
         right = new HBox(6, new DeliveryTag(deliveries, actions::deliveries), undo, redo, keys);
         right.setAlignment(Pos.CENTER_RIGHT);
         title.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);

@@ -35,12 +35,11 @@ final class Welcome extends VBox {
         page.setMaxHeight(Region.USE_PREF_SIZE);
         page.getChildren().add(Parts.label(Words.get("app.name"), "brand", "brand-large"));
         page.getChildren().add(Parts.label(Words.get("welcome.invite"), "welcome-invite"));
-        HBox buttons = new HBox(
+        HBox buttons = Parts.row(
                 8,
                 Parts.button("welcome.folder", actions::chooseFolder, "main-action"),
                 Parts.button("welcome.photos", actions::choosePhotos));
         actions.sample().ifPresent(open -> buttons.getChildren().add(Parts.button("welcome.sample", open)));
-        buttons.setAlignment(Pos.CENTER_LEFT);
         page.getChildren().add(buttons);
         page.getChildren().add(Parts.label(Words.get("welcome.promise"), "quiet"));
         if (!recent.isEmpty()) {

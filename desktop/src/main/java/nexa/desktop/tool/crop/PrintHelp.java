@@ -87,14 +87,12 @@ final class PrintHelp extends VBox {
             fill(far);
         });
         distance.setOnAction(event -> distance(distance.getText()).ifPresent(this::fill));
-        HBox row = new HBox(
+        return Parts.row(
                 8,
                 Parts.label(Words.get("print.use"), "quiet"),
                 use,
                 Parts.label(Words.get("print.distance"), "quiet"),
                 distance);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
     }
 
     private static ComboBox<ViewingDistance.Use> uses() {

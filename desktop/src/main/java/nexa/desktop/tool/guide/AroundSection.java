@@ -1,7 +1,6 @@
 package nexa.desktop.tool.guide;
 
 import javafx.beans.property.ObjectProperty;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -59,9 +58,8 @@ final class AroundSection {
 
     private static HBox row(String key, Node... parts) {
         Label label = Parts.label(Words.get(key), "small", "quiet", "around-label");
-        HBox row = new HBox(3, label);
+        HBox row = Parts.row(3, label);
         row.getChildren().addAll(parts);
-        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 

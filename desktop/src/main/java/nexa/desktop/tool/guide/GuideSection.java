@@ -56,8 +56,7 @@ final class GuideSection {
         families.setHgap(8);
         families.setVgap(2);
         for (GuideKind.Family family : GuideKind.Family.values()) {
-            HBox row = new HBox(4);
-            row.setAlignment(Pos.CENTER_LEFT);
+            HBox row = Parts.row(4);
             for (GuideKind kind : GuideKind.values()) {
                 if (kind.family() == family) {
                     row.getChildren().add(button(kind));

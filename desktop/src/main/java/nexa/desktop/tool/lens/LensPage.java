@@ -11,7 +11,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensProfile;
@@ -44,13 +43,18 @@ final class LensPage {
         name.setMinWidth(0);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(name, Priority.ALWAYS);
-        putRight = button("lens.putRight", "lens-put-right", hand::putRight);
-        asShot = button("lens.asShot", "lens-as-shot", hand::asShot);
+        putRight = Parts.smallButton("lens.putRight", "lens-put-right", hand::putRight);
+        asShot = Parts.smallButton("lens.asShot", "lens-as-shot", hand::asShot);
         asShot.managedProperty().bind(asShot.visibleProperty());
         putRight.managedProperty().bind(putRight.visibleProperty());
-        Button byLines = button("lens.byLines", "lens-by-lines", bent::toggle);
-        HBox head =
-                new HBox(5, name, byLines, button("lens.choose", "lens-choose-other", hand::choose), putRight, asShot);
+        Button byLines = Parts.smallButton("lens.byLines", "lens-by-lines", bent::toggle);
+        HBox head = new HBox(
+                5,
+                name,
+                byLines,
+                Parts.smallButton("lens.choose", "lens-choose-other", hand::choose),
+                putRight,
+                asShot);
         head.setAlignment(Pos.CENTER_LEFT);
         bending = new FineScale(
                 "lens-distortion",
@@ -76,13 +80,6 @@ final class LensPage {
         grid.add("lens.distortion", bending, distortion, "lens.colour", colour);
         grid.add("lens.bulge", bulge, bulgeNumber, "lens.vignetting", vignetting);
         node = new VBox(4, head, grid);
-    }
-
-    private static Button button(String key, String id, Runnable action) {
-        Button button = Parts.button(key, action, "small-button");
-        button.setId(id);
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        return button;
     }
 
     /** Something of a lens set to a number. */

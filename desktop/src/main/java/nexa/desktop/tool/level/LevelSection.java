@@ -59,11 +59,9 @@ final class LevelSection {
             easel.stage().requestFocus();
         });
         easel.inHand().onChanged(() -> trace.setSelected(easel.inHand().holds(easel.tracing())));
-        Button find = Parts.button("level.find", () -> find(finding), "small-button");
-        find.setId("find-level");
-        find.setMinWidth(Region.USE_PREF_SIZE);
+        Button find = Parts.smallButton("level.find", "find-level", () -> find(finding));
         asShot = Parts.button("level.asShot", () -> turn(0), "small-button");
-        HBox row = new HBox(
+        HBox row = Parts.row(
                 4,
                 angle,
                 trace,
@@ -72,7 +70,6 @@ final class LevelSection {
                 icon(Feather.ROTATE_CCW, Reorient.LEFT),
                 icon(Feather.ROTATE_CW, Reorient.RIGHT),
                 more());
-        row.setAlignment(Pos.CENTER_LEFT);
         trace.setMinWidth(Region.USE_PREF_SIZE);
         asShot.setMinWidth(Region.USE_PREF_SIZE);
         HBox head = new HBox(part.head(), Parts.spacer(), find);

@@ -66,9 +66,7 @@ final class LinesBar extends StageBar {
     }
 
     private static HBox row() {
-        HBox row = new HBox(9);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        return Parts.row(9);
     }
 
     /** What was made of the lines, and how sure that is. */

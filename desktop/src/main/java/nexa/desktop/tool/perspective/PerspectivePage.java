@@ -2,7 +2,6 @@ package nexa.desktop.tool.perspective;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -70,22 +69,16 @@ final class PerspectivePage {
         byLines.setId("by-lines");
         byLines.setMinWidth(Region.USE_PREF_SIZE);
         byLines.setOnAction(event -> lines.drawOrPutAway());
-        asShot = Parts.button(
-                "perspective.asShot",
-                () -> {
-                    lines.putAway();
-                    hand.asShot();
-                },
-                "small-button");
-        asShot.setId("perspective-as-shot");
-        asShot.setMinWidth(Region.USE_PREF_SIZE);
+        asShot = Parts.smallButton("perspective.asShot", "perspective-as-shot", () -> {
+            lines.putAway();
+            hand.asShot();
+        });
         ScaleGrid grid = new ScaleGrid();
         grid.add("perspective.tilt", tilt, tiltNumber, "perspective.stretch", stretch);
         grid.add("perspective.swing", swing, swingNumber, "perspective.focal", focal);
-        HBox foot = new HBox(
+        HBox foot = Parts.row(
                 5, byLines, Parts.label(Words.get("perspective.strength"), "small", "quiet"), strength, Parts.spacer());
         foot.getChildren().addAll(source, asShot);
-        foot.setAlignment(Pos.CENTER_LEFT);
         node = new VBox(4, grid, foot);
     }
 

@@ -5,14 +5,12 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.crop.TypedCrop.Field;
 import nexa.core.format.PixelSize;
@@ -34,12 +32,8 @@ final class TrimPage {
 
     TrimPage(TrimHand hand) {
         this.hand = hand;
-        Button find = Parts.button("trim.find", hand::findBorder, "small-button");
-        find.setId("find-border");
-        find.setMinWidth(Region.USE_PREF_SIZE);
-        untrim = Parts.button("trim.none", () -> hand.trimmed(Trim.NONE), "small-button");
-        untrim.setId("untrim");
-        untrim.setMinWidth(Region.USE_PREF_SIZE);
+        Button find = Parts.smallButton("trim.find", "find-border", hand::findBorder);
+        untrim = Parts.smallButton("trim.none", "untrim", () -> hand.trimmed(Trim.NONE));
         GridPane grid = new GridPane();
         grid.setHgap(6);
         grid.setVgap(4);
@@ -47,8 +41,7 @@ final class TrimPage {
         add(grid, Trim.Side.RIGHT, 2, 0);
         add(grid, Trim.Side.TOP, 0, 1);
         add(grid, Trim.Side.BOTTOM, 2, 1);
-        HBox foot = new HBox(6, remaining, Parts.spacer(), untrim, find);
-        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = Parts.row(6, remaining, Parts.spacer(), untrim, find);
         node = new VBox(5, grid, foot);
     }
 

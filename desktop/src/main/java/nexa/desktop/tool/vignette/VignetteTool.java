@@ -1,12 +1,10 @@
 package nexa.desktop.tool.vignette;
 
 import java.util.function.UnaryOperator;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shape.Vignette;
@@ -68,16 +66,12 @@ public final class VignetteTool implements EaselTool {
                 4,
                 () -> Words.get("desk.percent.value", Words.number(PERCENT * shown.middle(), 0)),
                 value -> set(vignette -> vignette.withMiddle(value / PERCENT)));
-        none = Parts.button("edge.none", () -> set(vignette -> Vignette.NONE), "small-button");
-        none.setId("edge-none");
-        none.setMinWidth(Region.USE_PREF_SIZE);
+        none = Parts.smallButton("edge.none", "edge-none", () -> set(vignette -> Vignette.NONE));
         ScaleGrid grid = new ScaleGrid();
         grid.add("edge.stops", stops, stopsNumber, "edge.middle", middle);
         Label says = Parts.label(Words.get("edge.says"), "small", "quiet");
-        HBox foot = new HBox(5, says, Parts.spacer(), none);
-        foot.setAlignment(Pos.CENTER_LEFT);
-        HBox head = new HBox(3, part.head());
-        head.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = Parts.row(5, says, Parts.spacer(), none);
+        HBox head = Parts.row(3, part.head());
         VBox node = new VBox(5, head, grid, foot);
         node.getStyleClass().add("desk-section");
         node.setPrefWidth(TextSize.scaled(WIDTH));
