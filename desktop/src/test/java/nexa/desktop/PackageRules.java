@@ -57,9 +57,6 @@ final class PackageRules {
     /** What a tool of the easel may use. */
     private static final Set<String> TOOL = Set.of("parts", "session", "stage", "desk", "tool");
 
-    private static final Set<String> TOOL_OF_PERSPECTIVE =
-            Set.of("parts", "session", "stage", "desk", "tool", "tool.perspective");
-
     private static final Map<String, Set<String>> DESKTOP = Map.ofEntries(
             Map.entry("parts", Set.of()),
             Map.entry("session", Set.of()),
@@ -71,16 +68,16 @@ final class PackageRules {
             Map.entry("lens", Set.of("parts", "session")),
             Map.entry("desk", Set.of("parts")),
             Map.entry("tool", Set.of("parts", "session", "stage", "desk", "series", "find")),
-            Map.entry("tool.level", TOOL_OF_PERSPECTIVE),
+            Map.entry("tool.level", with(TOOL, "tool.perspective")),
             Map.entry("tool.perspective", TOOL),
-            Map.entry("tool.lens", Set.of("parts", "session", "stage", "desk", "lens", "tool")),
+            Map.entry("tool.lens", with(TOOL, "lens")),
             Map.entry("tool.trim", TOOL),
             Map.entry("tool.vignette", TOOL),
             Map.entry("tool.subject", TOOL),
             Map.entry("tool.propose", Set.of("parts", "session", "stage", "picture", "tool", "tool.guide")),
             Map.entry("tool.beyond", TOOL),
             Map.entry("tool.crop", TOOL),
-            Map.entry("tool.guide", Set.of("parts", "session", "stage", "picture", "desk", "tool")),
+            Map.entry("tool.guide", with(TOOL, "picture")),
             Map.entry("sheet", SHARED),
             Map.entry("lineup", SHARED),
             Map.entry("handover", SHARED),
@@ -120,6 +117,12 @@ final class PackageRules {
 
     private PackageRules() {}
 
+    private static Set<String> with(Set<String> packages, String further) {
+        Set<String> all = new TreeSet<>(packages);
+        all.add(further);
+        return all;
+    }
+
     @ArchTest
     static final ArchRule noPackagesRunInCircles =
             SlicesRuleDefinition.slices().matching("nexa.(**)").should().beFreeOfCycles();
@@ -132,9 +135,8 @@ final class PackageRules {
     }
 
     private static ArchRule uses(String module, String name, Set<String> may) {
-        Set<String> own = new TreeSet<>(may);
-        own.add(name);
-        String[] allowed = own.stream().map(one -> module + "." + one).toArray(String[]::new);
+        String[] allowed =
+                with(may, name).stream().map(one -> module + "." + one).toArray(String[]::new);
         return classes()
                 .that()
                 .resideInAPackage(module + "." + name)

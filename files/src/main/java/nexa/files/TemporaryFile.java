@@ -12,16 +12,21 @@ import java.util.UUID;
 /**
  * A file that is written whole and forced to disk under a name that nobody can guess, before it is given its own by moving it;
  * what was not moved goes again.
- *
- * @param length in bytes
- * @param digest of its contents; see {@link Digest}
  */
-public record TemporaryFile(Path path, long length, String digest) implements AutoCloseable {
+public final class TemporaryFile implements AutoCloseable {
     private static final String BEFORE = ".nexa-";
     private static final String DELIVERED = ".part";
 
     /** The names of those that are to be delivered, as a pattern of a folder's files. */
     public static final String PATTERN_OF_DELIVERED = BEFORE + "*" + DELIVERED;
+
+    private final Path path;
+    private final byte[] contents;
+
+    private TemporaryFile(Path path, byte[] contents) {
+        this.path = path;
+        this.contents = contents;
+    }
 
     /**
      * One that is to be delivered, written into a folder.
@@ -43,7 +48,7 @@ public record TemporaryFile(Path path, long length, String digest) implements Au
     }
 
     private static TemporaryFile write(Path path, byte[] contents) throws IOException {
-        TemporaryFile file = new TemporaryFile(path, contents.length, Digest.of(contents));
+        TemporaryFile file = new TemporaryFile(path, contents);
         try (FileChannel channel = FileChannel.open(path, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
             LineFile.writeAll(channel, contents);
             // The name comes last, so the contents have to be there first.
@@ -53,6 +58,20 @@ public record TemporaryFile(Path path, long length, String digest) implements Au
             throw e;
         }
         return file;
+    }
+
+    public Path path() {
+        return path;
+    }
+
+    /** In bytes. */
+    public long length() {
+        return contents.length;
+    }
+
+    /** Of its contents; see {@link Digest}. Worked out when it is asked for. */
+    public String digest() {
+        return Digest.of(contents);
     }
 
     /**

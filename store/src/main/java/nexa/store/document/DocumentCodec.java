@@ -57,7 +57,7 @@ public final class DocumentCodec {
             "formats", List.of(), FORMAT_LIST, said -> said.shoot().formats());
 
     /** All that a document says. */
-    private record Said(Shoot shoot, Stand stand) {}
+    record Said(Shoot shoot, Stand stand) {}
 
     private DocumentCodec() {}
 
@@ -76,12 +76,25 @@ public final class DocumentCodec {
     }
 
     /**
-     * Reads a shoot from the tree of its document.
+     * How a document is written, and read.
      *
-     * @param folderName the title of a shoot that has none
+     * @param usualTitle of a shoot that has none
+     * @param knownFormats the ids of the formats that it had before it is written
      */
-    static Shoot read(JsonNode tree, String folderName) throws ValidationError {
-        JsonPlace root = JsonPlace.root(tree);
+    private static ObjectCodec<Said> document(String usualTitle, Set<String> knownFormats) {
+        return new ObjectCodec<>(
+                root -> said(root, usualTitle),
+                NEXA,
+                EDITED,
+                CONTINUED,
+                title(usualTitle),
+                ORDER,
+                PAIRS,
+                FORMATS,
+                photos(knownFormats));
+    }
+
+    private static Said said(JsonPlace root, String usualTitle) throws ValidationError {
         int version = NEXA.in(root);
         if (version != VERSION) {
             throw root.required("nexa").misfit(version > VERSION ? "misfit.newer" : "misfit.version", version, VERSION);
@@ -92,16 +105,16 @@ public final class DocumentCodec {
         List<Photo> photos = photos(ids(formats)).in(root);
         checkLeads(root, formats, photos);
         checkFollowers(root, formats, photos);
-        String title = title(folderName).in(root);
+        String title = title(usualTitle).in(root);
         Shoot.Order order = ORDER.in(root);
         Shoot.Pairs pairs = PAIRS.in(root);
-        return root.make(() -> Shoot.of(title, order, formats, photos).withPairs(pairs));
+        Shoot shoot = Shoot.of(title, order, formats, photos).withPairs(pairs);
+        return new Said(shoot, new Stand(EDITED.in(root), CONTINUED.in(root)));
     }
 
-    /** Which of the shoot's states a document holds. */
-    static Stand stand(JsonNode tree) throws ValidationError {
-        JsonPlace root = JsonPlace.root(tree);
-        return new Stand(EDITED.in(root), CONTINUED.in(root));
+    /** What the tree of a document says, of a shoot in a folder. */
+    static Said read(JsonNode tree, String folderName) throws ValidationError {
+        return document(folderName, Set.of()).read(JsonPlace.root(tree));
     }
 
     private static Set<String> ids(List<Format> formats) {
@@ -114,10 +127,7 @@ public final class DocumentCodec {
      * @param earlier the document as it was read, or a missing node
      */
     static ObjectNode write(Shoot shoot, Stand stand, JsonNode earlier) {
-        Said said = new Said(shoot, stand);
-        ObjectCodec<Said> codec = new ObjectCodec<>(
-                at -> said, NEXA, EDITED, CONTINUED, title(""), ORDER, PAIRS, FORMATS, photos(earlierFormats(earlier)));
-        return codec.write(said, earlier);
+        return document("", earlierFormats(earlier)).write(new Said(shoot, stand), earlier);
     }
 
     private static Set<String> earlierFormats(JsonNode tree) {
@@ -133,10 +143,7 @@ public final class DocumentCodec {
     /** @throws ValidationError if a value is not one of a line of the journal */
     public static void checkChange(JsonNode line) throws ValidationError {
         JsonPlace root = JsonPlace.root(line).object();
-        Set<String> ids = ids(FORMATS.in(root));
-        for (JsonPlace photo : root.required("photos").list()) {
-            PhotoCodec.of(ids).read(photo);
-        }
+        PhotoCodec.of(ids(FORMATS.in(root))).list().read(root.required("photos"));
         if (root.has(EDIT)) {
             root.required(EDIT).count();
             root.required(CONTINUES).text();

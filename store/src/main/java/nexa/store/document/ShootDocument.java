@@ -153,7 +153,8 @@ public record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
 
     /** The document that a tree says, whether it was read or made by laying edits over one. */
     public static ShootDocument of(JsonNode tree, String folderName) throws ValidationError {
-        return new ShootDocument(DocumentCodec.read(tree, folderName), tree, DocumentCodec.stand(tree));
+        DocumentCodec.Said said = DocumentCodec.read(tree, folderName);
+        return new ShootDocument(said.shoot(), tree, said.stand());
     }
 
     /** The same document with another state of the shoot. */

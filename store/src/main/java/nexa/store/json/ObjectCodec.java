@@ -7,11 +7,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** How a value is written as an object: by its fields. Those that are not known stay as they were. */
 public final class ObjectCodec<T> implements Codec<T> {
     private final JsonPlace.Reading<T> making;
     private final List<Field<T, ?>> fields;
+    private final Set<String> names;
 
     /** @param making makes the value of its fields, in an object; rejects what does not fit together */
     @SafeVarargs
@@ -22,6 +24,7 @@ public final class ObjectCodec<T> implements Codec<T> {
     public ObjectCodec(JsonPlace.Reading<T> making, List<Field<T, ?>> fields) {
         this.making = making;
         this.fields = List.copyOf(fields);
+        this.names = this.fields.stream().map(Field::name).collect(Collectors.toUnmodifiableSet());
     }
 
     /** The same fields, of an object of which this value is a part. */
@@ -57,9 +60,11 @@ public final class ObjectCodec<T> implements Codec<T> {
     @Override
     public ObjectNode unknown(JsonNode earlier) {
         ObjectNode unknown = JsonNodeFactory.instance.objectNode();
-        earlier.properties().stream()
-                .filter(field -> fields.stream().noneMatch(one -> one.name().equals(field.getKey())))
-                .forEach(field -> unknown.set(field.getKey(), field.getValue()));
+        earlier.properties().forEach(field -> {
+            if (!names.contains(field.getKey())) {
+                unknown.set(field.getKey(), field.getValue());
+            }
+        });
         return unknown;
     }
 }
