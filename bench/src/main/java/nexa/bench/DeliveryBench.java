@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
@@ -35,6 +38,8 @@ import nexa.imaging.deliver.Delivery;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
+import nexa.imaging.pictures.PhotoPixels;
+import nexa.imaging.pictures.WantedDepth;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -44,8 +49,9 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * Delivery: 24 MP photos turned, cropped, resized and encoded, beside libvips doing the same on the same files; saturated
- * colours turned into sRGB, held against libvips; and the memory that two photos of 100 MP in work take.
+ * Delivery: 24 MP photos turned, cropped, resized and encoded, beside libvips doing the same on the same files, and beside decoding
+ * them and nothing else; saturated colours turned into sRGB, held against libvips; and the memory that two photos of 100 MP in work
+ * take.
  */
 public final class DeliveryBench {
     private static final int PHOTOS = 6;
@@ -77,35 +83,82 @@ public final class DeliveryBench {
 
     private static void throughput(Path folder) throws Exception {
         List<Path> photos = LargePhotos.of24Megapixels(folder, PHOTOS);
-        Format format = Format.of(FORMAT, "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
+        Format page = Format.of(FORMAT, "Page", Ratio.of("4", "3"));
+        Format small = page.withSize(new OutputSize.LongEdge(LONG_EDGE));
+        Figures decoding = decoding(photos);
+        decoding.print();
         Figures turned = new Figures("");
         for (Reshaped how : Reshaped.values()) {
-            DeliveryPlan plan = plan(folder, photos, format, how);
-            Figures ours = new Figures("delivered " + how.words + ", 2 threads, a photo");
-            Figures peer = new Figures("  libvips, 2 threads, a photo");
-            boolean hasPeer = how == Reshaped.TURNED && Vips.isThere();
-            for (int round = 0; round <= ROUNDS; round++) {
-                double own = millis(folder, plan, "out " + how + " " + round) / PHOTOS;
-                double other = hasPeer ? vips(plan, folder) / PHOTOS : 0;
-                // The first round warms both up.
-                if (round > 0) {
-                    ours.add(own);
-                    peer.add(other);
-                }
-            }
-            ours.print();
-            if (hasPeer) {
-                peer.print();
-                System.out.println(String.format(
-                        Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
-            }
-            if (how == Reshaped.TURNED) {
+            Figures ours = delivered(folder, photos, small, how, "delivered " + how.words);
+            if (how == Reshaped.AS_SHOT) {
+                tellRatio("of decoding alone", ours, decoding);
+            } else if (how == Reshaped.TURNED) {
                 turned = ours;
-            } else if (how.compareTo(Reshaped.TURNED) > 0) {
-                System.out.println(String.format(
-                        Locale.ROOT, "  as a ratio of only turned %.2f", ours.median() / turned.median()));
+            } else {
+                tellRatio("of only turned", ours, turned);
             }
         }
+        for (Reshaped how : List.of(Reshaped.TURNED, Reshaped.FRINGED)) {
+            delivered(folder, photos, page, how, "as cropped " + how.words);
+        }
+    }
+
+    private static void tellRatio(String ofWhat, Figures one, Figures other) {
+        System.out.println(String.format(Locale.ROOT, "  as a ratio %s %.2f", ofWhat, one.median() / other.median()));
+    }
+
+    /** Times deliveries, and those of a peer where there is one, round by round. */
+    private static Figures delivered(Path folder, List<Path> photos, Format format, Reshaped how, String words)
+            throws Exception {
+        DeliveryPlan plan = plan(folder, photos, format, how);
+        Figures ours = new Figures(words + ", 2 threads, a photo");
+        Figures peer = new Figures("  libvips, 2 threads, a photo");
+        boolean hasPeer = how == Reshaped.TURNED && !(format.size() instanceof OutputSize.AsCropped) && Vips.isThere();
+        for (int round = 0; round <= ROUNDS; round++) {
+            double own = millis(folder, plan, "out " + words + " " + round) / PHOTOS;
+            double other = hasPeer ? vips(plan, folder) / PHOTOS : 0;
+            // The first round warms both up.
+            if (round > 0) {
+                ours.add(own);
+                peer.add(other);
+            }
+        }
+        ours.print();
+        if (hasPeer) {
+            peer.print();
+            System.out.println(String.format(
+                    Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
+        }
+        try (StageShares shares = new StageShares()) {
+            millis(folder, plan, "out " + words + " looked at");
+            shares.close();
+            System.out.println(shares.told());
+        }
+        return ours;
+    }
+
+    /** Decoding photos and nothing else, on two threads. */
+    private static Figures decoding(List<Path> photos) throws Exception {
+        Figures figures = new Figures("decoding alone, 2 threads, a photo");
+        for (int round = 0; round <= ROUNDS; round++) {
+            ExecutorService two = Executors.newFixedThreadPool(2);
+            double millis = Figures.time(() ->
+                    two.invokeAll(photos.stream().map(DeliveryBench::decoding).toList()));
+            two.shutdown();
+            if (round > 0) {
+                figures.add(millis / photos.size());
+            }
+        }
+        return figures;
+    }
+
+    private static Callable<Object> decoding(Path photo) {
+        return () -> {
+            new PhotoPixels(photo, Photo.untouched(photo.getFileName().toString()))
+                    .full(WantedDepth.EIGHT)
+                    .close();
+            return photo;
+        };
     }
 
     /** How photos lie before they are cropped. */

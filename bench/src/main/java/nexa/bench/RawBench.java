@@ -13,6 +13,7 @@ import nexa.core.shoot.Photo;
 import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PictureLevel;
+import nexa.imaging.pictures.WantedDepth;
 import nexa.imaging.raw.RawCommand;
 import nexa.sample.Dng;
 
@@ -80,11 +81,11 @@ public final class RawBench {
                 return null;
             }));
             all.add(Figures.time(() -> {
-                reading(raw).raw(raw, true).orElseThrow().pixels().close();
+                reading(raw).raw(raw, WantedDepth.STORED).orElseThrow().pixels().close();
                 return null;
             }));
             peer.add(Figures.time(() -> {
-                reading(jpeg).full(true).close();
+                reading(jpeg).full(WantedDepth.STORED).close();
                 return null;
             }));
         }

@@ -29,6 +29,7 @@ import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
 import nexa.imaging.pictures.RawPixels;
+import nexa.imaging.pictures.WantedDepth;
 import nexa.imaging.raw.RawAvailability;
 import nexa.imaging.raw.RawCommand;
 import org.bytedeco.javacpp.indexer.UShortRawIndexer;
@@ -121,7 +122,7 @@ class RawPhotosTest {
                 .entrySet()) {
             Path photo = PHOTOS.resolve(pair.getKey());
             RawPixels raw = new PhotoPixels(photo, Photo.untouched(pair.getKey()))
-                    .raw(PHOTOS.resolve(pair.getValue()), true)
+                    .raw(PHOTOS.resolve(pair.getValue()), WantedDepth.STORED)
                     .orElseThrow();
             assertThat(raw.pixels().pixels().cols()).isEqualTo(1200);
             assertThat(raw.pixels().pixels().rows()).isEqualTo(1800);
@@ -203,7 +204,7 @@ class RawPhotosTest {
             PhotoPixels reading =
                     new PhotoPixels(file, Photo.untouched(file.getFileName().toString()));
             reading.picture(100);
-            reading.raw(file, true).ifPresent(raw -> raw.pixels().close());
+            reading.raw(file, WantedDepth.STORED).ifPresent(raw -> raw.pixels().close());
             return Outcome.PICTURE;
         } catch (PhotoProblem e) {
             return Outcome.PROBLEM;

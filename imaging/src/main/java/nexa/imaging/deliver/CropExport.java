@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,23 +32,23 @@ import nexa.imaging.fill.EdgeFill;
 import nexa.imaging.pictures.FullPixels;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.PixelStages;
+import nexa.imaging.pictures.WantedDepth;
 import nexa.imaging.raw.RawAvailability;
 import nexa.imaging.render.Canvas;
-import nexa.imaging.render.ClosedOnThrow;
 import nexa.imaging.render.CropRenderer;
+import nexa.imaging.tone.ToneStages;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * Makes the files of one photo. Each of the photo's own files is decoded at most once, when the first that is made of it is
- * wanted, with 16 bits where any of them wants these.
+ * wanted, as finely as any of them wants it.
  */
 final class CropExport implements AutoCloseable {
     private final Photo photo;
     private final PhotoFolder folder;
     private final DeliveryTerms terms;
-    private final boolean isDeep;
-    private final boolean isDeepened;
+    private final WantedDepth depth;
     private final Map<EdgeFill.Key, EdgeFill> fills = new HashMap<>();
 
     private Optional<PhotoKind> kind = Optional.empty();
@@ -73,10 +74,17 @@ final class CropExport implements AutoCloseable {
         this.photo = items.get(0).photo();
         this.folder = folder;
         this.terms = terms;
-        this.isDeep = items.stream().anyMatch(item -> item.format().file().mayBeDeep());
-        this.isDeepened = items.stream()
+        this.depth = depth(items);
+    }
+
+    /** What suits all of them. */
+    static WantedDepth depth(List<DeliveryPlan.Item> items) {
+        return items.stream()
                 .map(item -> item.format().file())
-                .anyMatch(spec -> spec.mayBeDeep() && spec.depth() == FileSpec.Depth.SIXTEEN);
+                .filter(FileSpec::mayBeDeep)
+                .map(spec -> spec.depth() == FileSpec.Depth.SIXTEEN ? WantedDepth.SIXTEEN : WantedDepth.STORED)
+                .max(Comparator.naturalOrder())
+                .orElse(WantedDepth.EIGHT);
     }
 
     /** One of the photo's files. */
@@ -134,14 +142,22 @@ final class CropExport implements AutoCloseable {
     }
 
     private boolean uses(DeliveryPlan.Item item, MakingStep step) throws PhotoProblem {
-        FileSpec.Type type = item.format().file().type();
+        FileSpec spec = item.format().file();
+        FileSpec.Type type = spec.type();
         Optional<FillPlan> plan = FillPlan.of(item.crop());
+        boolean isWarped = CropRenderer.isWarped(photo, plan.flatMap(FillPlan::stretch));
         return switch (step) {
             case JPEG -> type == FileSpec.Type.JPEG;
             case PNG -> type == FileSpec.Type.PNG;
             case TIFF -> type == FileSpec.Type.TIFF;
             case CAMERA_DATA -> terms.cameraData() && opened().metadata().exif().isPresent();
-            case WARP -> CropRenderer.isWarped(photo, plan.flatMap(FillPlan::stretch));
+            case WARP -> isWarped;
+            case RESIZED ->
+                !isWarped
+                        && !PixelSize.nearest(item.crop().crop().size())
+                                .equals(item.crop().output());
+            case DEEP_TONES ->
+                spec.mayBeDeep() && spec.depth() != FileSpec.Depth.EIGHT && ToneStages.areAny(photo.preparation());
             case TRIMMED_FILL ->
                 !photo.preparation().trim().isNone()
                         && plan.filter(fill -> fill.fill() == Beyond.Fill.COLOUR)
@@ -241,7 +257,7 @@ final class CropExport implements AutoCloseable {
         requireSame();
         if (origin(item).isRaw()) {
             if (raw.isEmpty()) {
-                raw = opened().raw(rawFile(), isDeep).map(made -> source(made.pixels(), made.difference()));
+                raw = opened().raw(rawFile(), depth).map(made -> source(made.pixels(), made.difference()));
             }
             if (raw.isPresent()) {
                 return raw.get();
@@ -249,7 +265,7 @@ final class CropExport implements AutoCloseable {
             standing = Optional.of(RawAvailability.UNLIKE);
         }
         if (own.isEmpty()) {
-            own = Optional.of(source(opened().full(isDeep), OptionalDouble.empty()));
+            own = Optional.of(source(opened().full(depth), OptionalDouble.empty()));
         }
         return own.get();
     }
@@ -260,12 +276,8 @@ final class CropExport implements AutoCloseable {
         }
     }
 
-    private Source source(FullPixels pixels, OptionalDouble difference) {
-        boolean hasSixteen = pixels.pixels().depth() == opencv_core.CV_16U;
-        if (isDeepened && !hasSixteen) {
-            ClosedOnThrow.filled(pixels.pixels(), PixelStages::deepen);
-        }
-        return new Source(pixels, hasSixteen, difference);
+    private static Source source(FullPixels pixels, OptionalDouble difference) {
+        return new Source(pixels, pixels.pixels().depth() == opencv_core.CV_16U, difference);
     }
 
     /** The pixels an inch written into a file for paper: those asked for, or what its own pixels give. */

@@ -27,6 +27,7 @@ import nexa.imaging.decode.Memory;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.pictures.PixelMemory;
+import nexa.imaging.pictures.WantedDepth;
 import nexa.imaging.work.Urgency;
 import nexa.imaging.work.WorkQueue;
 
@@ -227,6 +228,9 @@ public final class Delivery {
         Photo photo = items.get(0).photo();
         boolean hasRaw = photo.raw().isPresent() || RawPairs.isRaw(photo.file());
         boolean mayBeRaw = hasRaw && items.stream().anyMatch(item -> photo.wantsRaw(item.format()));
+        if (CropExport.depth(items) == WantedDepth.SIXTEEN) {
+            return PixelMemory.ofFloats(photo);
+        }
         return mayBeRaw ? PixelMemory.ofRaw(photo) : PixelMemory.of(photo);
     }
 

@@ -18,8 +18,12 @@ enum MakingStep {
     TIFF(2, "delivered.anewTiff"),
     /** What the camera noted. Since 2 built of what may leave; copied and mended before. */
     CAMERA_DATA(2, "delivered.anewCameraData"),
-    /** Turned or reshaped pixels. */
-    WARP(1, "delivered.anewWarp"),
+    /** Turned or reshaped pixels. Since 2 by six taps where they keep their size, by sharpened linear ones where they lose much. */
+    WARP(2, "delivered.anewWarp"),
+    /** Pixels that are neither turned nor reshaped, at another size. Since 2 summed up in another order. */
+    RESIZED(2, "delivered.anewResized"),
+    /** Light and colour in more than 8 bits. Since 2 worked out between the numbers. */
+    DEEP_TONES(2, "delivered.anewDeepTones"),
     /** A colour around a photo with a trimmed border. Since 2 without that border. */
     TRIMMED_FILL(2, "delivered.anewTrimmedFill"),
     /** The raw file's pixels. Since 2 framed over all turns, and only where they are the photo's. */

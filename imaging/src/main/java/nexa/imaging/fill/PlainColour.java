@@ -19,10 +19,10 @@ final class PlainColour {
     /**
      * A chosen colour, or the edge's own: each number's median in the outermost pixels.
      *
-     * @param pixels grey, BGR or BGRA, of 8 or 16 bits
+     * @param pixels grey, BGR or BGRA, of 8 or 16 bits, or of floats in numbers of 16 bits
      */
     static Scalar of(Optional<Colour> chosen, Mat pixels, Optional<ColourProfile> profile) {
-        double most = pixels.depth() == opencv_core.CV_16U ? 65_535 : 255;
+        double most = pixels.depth() == opencv_core.CV_8U ? 255 : 65_535;
         double[] numbers = chosen.map(colour -> numbers(colour, pixels.channels(), profile, most))
                 .orElseGet(() -> ofEdge(pixels));
         return new Scalar(

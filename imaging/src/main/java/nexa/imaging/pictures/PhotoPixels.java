@@ -56,10 +56,8 @@ public final class PhotoPixels {
 
     /**
      * All pixels, in the photo's own colours where it has plain ones; see-through parts are on white. The caller closes it.
-     *
-     * @param keepsDepth whether 16 bits stay 16
      */
-    public FullPixels full(boolean keepsDepth) throws PhotoProblem {
+    public FullPixels full(WantedDepth depth) throws PhotoProblem {
         Decoded decoded = decoded(Integer.MAX_VALUE, whole -> decoder().full(whole, facts.stored()));
         return ClosedOnThrow.with(decoded.pixels(), stored -> {
             Optional<ColourProfile> profile = decoded.isInSrgb()
@@ -69,8 +67,7 @@ public final class PhotoPixels {
             Mat pixels = facts.kind() == PhotoKind.RAW
                     ? RawFraming.middle(stored, facts.stored().size())
                     : stored;
-            return PixelStages.toMap(facts.orientation(), preparation, keepsDepth)
-                    .apply(new FullPixels(pixels, profile));
+            return PixelStages.toMap(facts.orientation(), preparation, depth).apply(new FullPixels(pixels, profile));
         });
     }
 
@@ -80,12 +77,12 @@ public final class PhotoPixels {
      *
      * @throws PhotoProblem if nothing can be made of it
      */
-    public Optional<RawPixels> raw(Path raw, boolean keepsDepth) throws PhotoProblem {
+    public Optional<RawPixels> raw(Path raw, WantedDepth depth) throws PhotoProblem {
         try {
             Optional<Mat> shown = shown();
             try {
                 return RawPixels.of(raw, shown, facts.pixels()).map(made -> {
-                    FullPixels finished = PixelStages.toMap(ExifOrientation.UPRIGHT, preparation, keepsDepth)
+                    FullPixels finished = PixelStages.toMap(ExifOrientation.UPRIGHT, preparation, depth)
                             .apply(made.pixels());
                     return new RawPixels(finished, made.difference());
                 });

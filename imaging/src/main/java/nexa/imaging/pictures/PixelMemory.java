@@ -16,7 +16,15 @@ public final class PixelMemory {
     /** What a pixel of a raw file takes in the command that makes it, and here in 16 bits. */
     private static final double RAW_BYTES_A_PIXEL = 25;
 
+    /** What a pixel takes whose numbers are floats: its own, turned, and a little of what is made of it. */
+    private static final double FLOAT_BYTES_A_PIXEL = 26;
+
     private PixelMemory() {}
+
+    /** What all pixels of a photo take, wanted with 16 bits, in bytes. */
+    public static long ofFloats(Photo photo) {
+        return (long) (of(photo) * FLOAT_BYTES_A_PIXEL / BYTES_A_PIXEL);
+    }
 
     /** What all pixels of a photo take, made from its raw file, in bytes. */
     public static long ofRaw(Photo photo) {

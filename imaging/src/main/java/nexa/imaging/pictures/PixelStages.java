@@ -21,7 +21,7 @@ import org.bytedeco.opencv.opencv_core.Size;
  *
  * <ol>
  *   <li>made smaller, for the screen, where nobody sees more;
- *   <li>of 8 bits, unless 16 are wanted;
+ *   <li>of 8 bits, or of floats where a file is to have 16 bits and the photo has not, so that nothing rounds what is done to it;
  *   <li>for the screen in sRGB already, since a picture once read is drawn again and again;
  *   <li>for a file on white, where they are see-through;
  *   <li>upright, turned and mirrored;
@@ -54,9 +54,13 @@ public final class PixelStages {
     }
 
     /** From the decoder to all pixels of a photo as it is seen, in its own colours. */
-    static PixelStages toMap(ExifOrientation orientation, Preparation preparation, boolean keepsDepth) {
+    static PixelStages toMap(ExifOrientation orientation, Preparation preparation, WantedDepth depth) {
         return new PixelStages(
-                keepsDepth ? pixels -> pixels : PixelStages::ofEightBits,
+                switch (depth) {
+                    case EIGHT -> PixelStages::ofEightBits;
+                    case STORED -> pixels -> pixels;
+                    case SIXTEEN -> PixelStages::ofFloats;
+                },
                 PixelStages::onWhite,
                 upright(orientation, preparation),
                 tonesOfPhoto(preparation));
@@ -81,6 +85,7 @@ public final class PixelStages {
     public static PixelStages toFile(FileSpec spec, Preparation preparation, boolean isDeep) {
         return new PixelStages(
                 tonesOfCrop(preparation),
+                PixelStages::ofWholeNumbers,
                 spec.colour() == FileSpec.Colour.SRGB ? PixelStages::inThreeColoursOfSrgb : pixels -> pixels,
                 isDeep ? pixels -> pixels : PixelStages::ofEightBits);
     }
@@ -96,9 +101,21 @@ public final class PixelStages {
         });
     }
 
-    /** Gives pixels 16 bits, in place. */
-    public static void deepen(Mat pixels) {
-        pixels.convertTo(pixels, opencv_core.CV_16U, SIXTEEN_OVER_EIGHT, 0);
+    /** Numbers of 16 bits that need not be whole, unless they have 16 bits already. */
+    private static FullPixels ofFloats(FullPixels pixels) {
+        Mat mat = pixels.pixels();
+        if (mat.depth() == opencv_core.CV_8U) {
+            mat.convertTo(mat, opencv_core.CV_32F, SIXTEEN_OVER_EIGHT, 0);
+        }
+        return pixels;
+    }
+
+    private static FullPixels ofWholeNumbers(FullPixels pixels) {
+        Mat mat = pixels.pixels();
+        if (mat.depth() == opencv_core.CV_32F) {
+            mat.convertTo(mat, opencv_core.CV_16U);
+        }
+        return pixels;
     }
 
     private static FullPixels ofEightBits(FullPixels pixels) {
@@ -154,7 +171,7 @@ public final class PixelStages {
                 Mat alphas = new Mat();
                 Mat whites = new Mat()) {
             opencv_core.extractChannel(pixels, alpha, 3);
-            opencv_core.bitwise_not(alpha, white);
+            alpha.convertTo(white, alpha.type(), -1, most);
             opencv_imgproc.cvtColor(alpha, alphas, opencv_imgproc.COLOR_GRAY2BGR);
             opencv_imgproc.cvtColor(white, whites, opencv_imgproc.COLOR_GRAY2BGR);
             opencv_imgproc.cvtColor(pixels, pixels, opencv_imgproc.COLOR_BGRA2BGR);
@@ -165,7 +182,7 @@ public final class PixelStages {
     }
 
     private static double most(Mat pixels) {
-        return pixels.depth() == opencv_core.CV_16U ? 65_535 : 255;
+        return pixels.depth() == opencv_core.CV_8U ? 255 : 65_535;
     }
 
     /** Whether anything is seen through pixels as they are decoded. */

@@ -48,8 +48,8 @@ public final class ScreenRenderer {
         PixelSize size = new PixelSize(width, height);
         double scale = width / part.size().width();
         AffineMap toPlane = AffineMap.of(part, photo.angle(), size.size());
-        PixelMap map =
-                PixelMap.ofPlane(photo, Optional.empty(), PixelMap.SCREEN_PITCH).after(toPlane);
+        PixelMap map = PixelMap.ofPlane(photo, Optional.empty(), PixelMap.Exactness.SCREEN)
+                .after(toPlane);
         try (Mat whole = source.mat();
                 Mat target = result.mat();
                 Mat from = shrunk(whole, source.width() / photo.size().width(), scale)) {
@@ -82,7 +82,7 @@ public final class ScreenRenderer {
 
     /** What lies outside the photo, where the crop is seen. */
     private static void around(OutsidePicture around, Mat from, Mat target, Rect seen, Photo photo, AffineMap toPlane) {
-        PixelMap map = PixelMap.ofPlane(photo, around.stretch(), PixelMap.SCREEN_PITCH)
+        PixelMap map = PixelMap.ofPlane(photo, around.stretch(), PixelMap.Exactness.SCREEN)
                 .after(toPlane)
                 .shifted(seen.x(), seen.y());
         PixelSize size = new PixelSize(seen.width(), seen.height());

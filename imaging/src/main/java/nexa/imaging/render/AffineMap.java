@@ -5,6 +5,7 @@ import nexa.core.geometry.Angle;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
+import nexa.core.shoot.Beyond;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgproc;
@@ -61,8 +62,12 @@ public record AffineMap(Point origin, Point right, Point down) implements PixelM
     }
 
     @Override
-    public double finest(Crop crop, Angle angle) {
-        return Math.max(1, PixelMap.mostStretch(right, down));
+    public Rows rows(PixelSize result) {
+        return (row, x, y) -> {
+            Point begin = at(new Point(0.5, row + 0.5));
+            FixedPoint.line(begin.x(), right.x(), x, 0, x.length);
+            FixedPoint.line(begin.y(), right.y(), y, 0, y.length);
+        };
     }
 
     @Override

@@ -5,6 +5,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.shape.LensMap;
+import nexa.core.shoot.Beyond;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -15,12 +16,17 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * @param green also where a place lies, when there is but one
  */
 record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelMap {
+    /** The channels as they lie in memory. */
+    private static final int BLUE = 0;
+
+    private static final int RED = 2;
+
     /** What a map becomes where a lens drew red and blue beside green. */
-    static FringedMap of(PixelMap map, LensMap lens, int pitch) {
+    static FringedMap of(PixelMap map, LensMap lens, Exactness exactness) {
         return new FringedMap(
-                new GridMap(place -> lens.red(map.at(place)), pitch),
+                exactness.grid(place -> lens.red(map.at(place))),
                 map,
-                new GridMap(place -> lens.blue(map.at(place)), pitch));
+                exactness.grid(place -> lens.blue(map.at(place))));
     }
 
     @Override
@@ -44,6 +50,28 @@ record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelM
     }
 
     @Override
+    public PixelMap ofChannel(int channel, int channels) {
+        if (channels < 3) {
+            return green;
+        }
+        return switch (channel) {
+            case BLUE -> blue;
+            case RED -> red;
+            default -> green;
+        };
+    }
+
+    @Override
+    public FringedMap readyFor(PixelSize result) {
+        return new FringedMap(red.readyFor(result), green.readyFor(result), blue.readyFor(result));
+    }
+
+    @Override
+    public Rows rows(PixelSize result) {
+        return green.rows(result);
+    }
+
+    @Override
     public Bounds reach(PixelSize result) {
         return Bounds.of(Stream.of(red, green, blue)
                 .map(map -> map.reach(result))
@@ -60,10 +88,10 @@ record FringedMap(PixelMap red, PixelMap green, PixelMap blue) implements PixelM
         if (to.empty()) {
             to.create(result.height(), result.width(), from.type());
         }
-        // In this order they lie in memory; what is see-through is so where green is.
-        warp(blue, from, to, new int[] {0}, result, how, beyond);
+        // What is see-through is so where green is.
+        warp(blue, from, to, new int[] {BLUE}, result, how, beyond);
         warp(green, from, to, from.channels() == 4 ? new int[] {1, 3} : new int[] {1}, result, how, beyond);
-        warp(red, from, to, new int[] {2}, result, how, beyond);
+        warp(red, from, to, new int[] {RED}, result, how, beyond);
     }
 
     /** Fills some channels of a result. */

@@ -1,9 +1,9 @@
 package nexa.imaging.render;
 
 import java.nio.ByteBuffer;
-import java.nio.ShortBuffer;
 import java.util.function.ToDoubleFunction;
 import nexa.core.geometry.Point;
+import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -30,22 +30,22 @@ public final class GainMap {
     /**
      * Multiplies light, in place.
      *
-     * @param pixels grey, BGR or premultiplied BGRA, of 8 bits, or of 16 without alpha
+     * @param pixels grey, BGR or premultiplied BGRA, of 8 bits, or of 16 or floats in such numbers without alpha
      * @param gain above 0, of a place in the pixels, whose pixel k spans k … k + 1
      */
     public static void multiply(Mat pixels, ToneCurve curve, ToDoubleFunction<Point> gain) {
         GainMap over = new GainMap(gain, pixels.cols(), pixels.rows());
-        if (pixels.depth() == opencv_core.CV_16U) {
-            over.multiplyDeep(pixels, curve);
-        } else {
+        if (pixels.depth() == opencv_core.CV_8U) {
             over.multiplyPlain(pixels, curve);
+        } else {
+            over.multiplyDeep(pixels, curve);
         }
     }
 
     private void multiplyPlain(Mat pixels, ToneCurve curve) {
         int channels = pixels.channels();
         byte[] row = new byte[columns * channels];
-        float[] levels = new float[columns];
+        double[] levels = new double[columns];
         Nodes nodes = new Nodes();
         for (int y = 0; y < rows; y++) {
             nodes.levels(y, levels);
@@ -54,7 +54,7 @@ public final class GainMap {
             int level = -1;
             byte[] becomes = row;
             for (int x = 0; x < columns; x++) {
-                int now = (int) (levels[x] + 0.5f);
+                int now = (int) (levels[x] + 0.5);
                 if (now != level) {
                     level = now;
                     becomes = curve.row(level);
@@ -82,18 +82,24 @@ public final class GainMap {
 
     private void multiplyDeep(Mat pixels, ToneCurve curve) {
         int channels = pixels.channels();
-        short[] row = new short[columns * channels];
-        float[] levels = new float[columns];
+        float[] row = new float[columns * channels];
+        double[] levels = new double[columns];
         Nodes nodes = new Nodes();
-        for (int y = 0; y < rows; y++) {
-            nodes.levels(y, levels);
-            ShortBuffer line =
-                    pixels.ptr(y).capacity(2L * row.length).asByteBuffer().asShortBuffer();
-            line.get(0, row);
-            for (int x = 0; x < columns; x++) {
-                curve.multiply(row, x * channels, channels, levels[x]);
+        try (Mat numbers = new Mat(1, columns, opencv_core.CV_32FC(channels))) {
+            for (int y = 0; y < rows; y++) {
+                nodes.levels(y, levels);
+                try (Mat line = pixels.row(y);
+                        FloatPointer floats = new FloatPointer(numbers.data())) {
+                    line.convertTo(numbers, opencv_core.CV_32F);
+                    floats.get(row);
+                    for (int x = 0; x < columns; x++) {
+                        curve.multiply(row, x * channels, channels, levels[x]);
+                    }
+                    floats.put(row);
+                    // To the nearest number there is.
+                    numbers.convertTo(line, pixels.depth());
+                }
             }
-            line.put(0, row);
         }
     }
 
@@ -104,7 +110,7 @@ public final class GainMap {
         private int top = -1;
 
         /** @param levels of the middles of a row's pixels, filled in */
-        void levels(int y, float[] levels) {
+        void levels(int y, double[] levels) {
             int row = y / pitch;
             if (row != top) {
                 above = row == top + 1 && below != null ? below : nodes(row);
@@ -115,8 +121,8 @@ public final class GainMap {
             for (int column = 0; column * pitch < columns; column++) {
                 double from = above[column] + down * (below[column] - above[column]);
                 double to = above[column + 1] + down * (below[column + 1] - above[column + 1]);
-                float step = (float) ((to - from) / pitch);
-                float level = (float) from + step / 2;
+                double step = (to - from) / pitch;
+                double level = from + step / 2;
                 int end = Math.min(columns, (column + 1) * pitch);
                 for (int x = column * pitch; x < end; x++) {
                     levels[x] = level;

@@ -1,193 +1,325 @@
 package nexa.imaging.render;
 
-import com.google.common.primitives.Doubles;
 import com.google.common.primitives.Ints;
-import java.util.Arrays;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Crop;
-import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.javacpp.PointerScope;
+import org.bytedeco.openblas.global.openblas_nolapack;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.bytedeco.opencv.opencv_core.Rect;
 
 /**
- * Resizes an upright part of a picture with Lanczos' window of three lobes, stretched by the scale where that is above 1, so
- * that it weighs the whole footprint of a result pixel and takes out what the smaller picture could not show.
+ * Resizes an upright part of a picture with {@link Lanczos}' kernel, stretched by the scale where that is above 1, so that it
+ * weighs the whole footprint of a result pixel and takes out what the smaller picture could not show.
  *
- * <p>Only the result's pixels are computed, block by block, down first and then across. Both are the same sum of whole rows,
- * the second one over the transposed block: a loop the compiler makes vectors of. OpenCV can only filter at every pixel of
- * the source, which took three times as long.
+ * <p>Only the result's pixels are computed, tile by tile, so that what a tile is made of stays in the processor's cache; down first
+ * and then across. Both are products of matrices, which OpenBLAS works out with all that the processor has: a few rows are their weights times
+ * rows of the source, and a few columns are the tile times theirs.
  */
 final class LanczosResampling {
-    private static final int LOBES = 3;
-    private static final int MOST_ROWS = 64;
+    /** Rows of a tile; fewer where each takes many of the source's. */
+    private static final int MOST_ROWS = 32;
+
     private static final int FEWEST_ROWS = 8;
-    /** So many of the source's values are worked on at a time. */
-    private static final double VALUES = 4e6;
+    private static final int ROWS_OF_SOURCE = 256;
+    /** About so many columns of the source make up a tile. */
+    private static final int COLUMNS_OF_SOURCE = 350;
 
-    private LanczosResampling() {}
+    /** So many rows and so many columns of the result are one product each: OpenBLAS has a quick way for small ones. */
+    private static final int ROWS = 8;
 
-    /** How far the window reaches, in pixels of the source, for a scale. */
+    private static final int COLUMNS = 16;
+
+    static {
+        // Photos are worked on side by side, which is quicker than dividing the work on each.
+        openblas_nolapack.blas_set_num_threads(1);
+    }
+
+    private final Mat from;
+    private final PixelSize to;
+    private final Taps across;
+    private final Taps down;
+    private final int rows;
+
+    /** @param rows of a tile */
+    private LanczosResampling(Mat from, Taps across, Taps down, PixelSize to, int rows) {
+        this.from = from;
+        this.to = to;
+        this.across = across;
+        this.down = down;
+        this.rows = rows;
+    }
+
+    /** How far the kernel reaches, in pixels of the source, for a scale. */
     static int reach(double scale) {
-        return (int) Math.ceil(LOBES * Math.max(1, scale));
+        return (int) Math.ceil(Lanczos.LOBES * Math.max(1, scale)) + 1;
     }
 
     /**
      * A part of a picture at another size; beyond its edges the picture goes on as it ends. The caller closes it.
      *
-     * @param from of 8 or 16 bits, any channels
+     * @param from of 8 or 16 bits or floats, any channels
      * @param part upright, in the picture's pixels
+     * @param sharpening a of the weights (−a, 1 + 2a, −a) of a pixel and its neighbours, by which the picture is sharpened
+     *     first; 0 for none
      */
-    static Mat resized(Mat from, Crop part, PixelSize to) {
+    static Mat resized(Mat from, Crop part, PixelSize to, double sharpening) {
         double left = part.centre().x() - part.size().width() / 2;
         double top = part.centre().y() - part.size().height() / 2;
-        Taps across = Taps.of(left, part.size().width() / to.width(), to.width(), from.cols());
-        Taps down = Taps.of(top, part.size().height() / to.height(), to.height(), from.rows());
-        double valuesARow =
-                from.cols() * (double) from.channels() * Math.max(1, part.size().height() / to.height());
-        int rows = (int) Doubles.constrainToRange(VALUES / valuesARow, FEWEST_ROWS, MOST_ROWS);
-        RowSums sumsDown = new RowSums(down);
-        RowSums sumsAcross = new RowSums(across);
-        return ClosedOnThrow.filled(new Mat(to.height(), to.width(), from.type()), result -> {
-            try (Mat values = new Mat();
-                    Mat tall = new Mat();
-                    Mat turned = new Mat();
-                    Mat wide = new Mat();
-                    Mat finished = new Mat()) {
-                for (int row = 0; row < to.height(); row += rows) {
-                    int end = Math.min(to.height(), row + rows);
-                    int first = down.first(row);
-                    try (Mat needed = from.rowRange(first, down.last(end - 1) + 1);
-                            Mat place = result.rowRange(row, end)) {
-                        needed.convertTo(values, opencv_core.CV_32F);
-                        sumsDown.of(values, first, row, end, tall);
-                        opencv_core.transpose(tall, turned);
-                        sumsAcross.of(turned, 0, 0, to.width(), wide);
-                        opencv_core.transpose(wide, finished);
-                        finished.convertTo(place, from.type());
-                    }
-                }
-            }
-        });
+        double right = part.size().width() / to.width();
+        double down = part.size().height() / to.height();
+        LanczosResampling resampling = new LanczosResampling(
+                from,
+                Taps.of(left, right, to.width(), from.cols(), sharpening),
+                Taps.of(top, down, to.height(), from.rows(), sharpening),
+                to,
+                Ints.constrainToRange((int) (ROWS_OF_SOURCE / down), FEWEST_ROWS, MOST_ROWS));
+        int columns = COLUMNS * Math.max(1, (int) (COLUMNS_OF_SOURCE / right / COLUMNS));
+        return ClosedOnThrow.filled(
+                new Mat(to.height(), to.width(), from.type()), result -> resampling.fill(result, columns));
     }
 
-    /** Weighted sums of rows. Its memory is used again for every block. */
-    private static final class RowSums {
-        /** So many values of all rows that are summed stay in the processor's cache. */
-        private static final int STRIPE = 4096;
+    /** @param columns of a tile */
+    private void fill(Mat result, int columns) {
+        try (PointerScope all = new PointerScope()) {
+            Product[] rowSums = IntStream.range(0, (to.height() + ROWS - 1) / ROWS)
+                    .mapToObj(i -> new Product(down, i * ROWS, Math.min(to.height(), (i + 1) * ROWS), true))
+                    .toArray(Product[]::new);
+            for (int column = 0; column < to.width(); column += columns) {
+                try (PointerScope some = new PointerScope()) {
+                    new Tiles(rowSums, column, Math.min(to.width(), column + columns)).fill(result);
+                }
+            }
+        }
+    }
 
-        private final Taps taps;
-        private float[][] rows = {};
-        private float[] sum = {};
+    /** Some columns of the result, tile by tile. */
+    private final class Tiles {
+        private final Product[] rowSums;
+        private final Product[] columnSums;
+        private final int column;
+        private final int columns;
+        /** The part of the source that they are made of. */
+        private final int left;
 
-        RowSums(Taps taps) {
-            this.taps = taps;
+        private final int width;
+        private final Mat values;
+        private final Mat tall;
+        private final MatVector planes;
+        private final MatVector wide;
+        private final Mat finished = new Mat();
+
+        Tiles(Product[] rowSums, int column, int end) {
+            int channels = from.channels();
+            this.rowSums = rowSums;
+            this.column = column;
+            this.columns = end - column;
+            this.left = across.first(column);
+            this.width = across.end(end - 1) - left;
+            this.columnSums = IntStream.range(0, (columns + COLUMNS - 1) / COLUMNS)
+                    .mapToObj(i -> column + i * COLUMNS)
+                    .map(first -> new Product(across, first, Math.min(end, first + COLUMNS), false))
+                    .toArray(Product[]::new);
+            int most = IntStream.range(0, (to.height() + rows - 1) / rows)
+                    .map(i -> down.end(Math.min(to.height(), (i + 1) * rows) - 1) - down.first(i * rows))
+                    .max()
+                    .orElseThrow();
+            this.values = new Mat(most, width, opencv_core.CV_32FC(channels));
+            this.tall = new Mat(rows, width, opencv_core.CV_32FC(channels));
+            this.planes = new MatVector(channels);
+            this.wide = new MatVector(channels);
+            for (int i = 0; i < channels; i++) {
+                planes.put(i, new Mat(rows, width, opencv_core.CV_32FC1));
+                wide.put(i, new Mat(rows, columns, opencv_core.CV_32FC1));
+            }
         }
 
-        /**
-         * Sums of rows of a block.
-         *
-         * @param offset which row of the source the block begins with
-         * @param from the first row of the result
-         * @param to the row after the last
-         */
-        void of(Mat block, int offset, int from, int to, Mat result) {
-            int width = block.cols() * block.channels();
-            read(block, width);
-            result.create(to - from, block.cols(), block.type());
-            for (int left = 0; left < width; left += STRIPE) {
-                int right = Math.min(width, left + STRIPE);
-                for (int i = from; i < to; i++) {
-                    Arrays.fill(sum, left, right, 0);
-                    for (int tap = 0; tap < taps.count(i); tap++) {
-                        add(taps.weight(i, tap), rows[taps.row(i, tap) - offset], left, right);
-                    }
-                    try (BytePointer at = result.ptr(i - from);
-                            FloatPointer floats = new FloatPointer(at)) {
-                        floats.position(left).put(sum, left, right - left);
-                    }
+        void fill(Mat result) {
+            for (int row = 0; row < to.height(); row += rows) {
+                int end = Math.min(to.height(), row + rows);
+                sumDown(row, end);
+                opencv_core.split(tall, planes);
+                for (int i = 0; i < from.channels(); i++) {
+                    sumAcross(i, end - row);
+                }
+                opencv_core.merge(wide, finished);
+                try (Mat tile = finished.rowRange(0, end - row);
+                        Rect at = new Rect(column, row, columns, end - row);
+                        Mat place = new Mat(result, at)) {
+                    tile.convertTo(place, from.type());
                 }
             }
         }
 
-        private void read(Mat block, int width) {
-            if (rows.length < block.rows() || sum.length != width) {
-                rows = new float[block.rows()][width];
-                sum = new float[width];
+        private void sumDown(int row, int end) {
+            int top = down.first(row);
+            int height = down.end(end - 1) - top;
+            try (Rect at = new Rect(left, top, width, height);
+                    Mat part = new Mat(from, at);
+                    Mat some = values.rowRange(0, height)) {
+                part.convertTo(some, opencv_core.CV_32F);
             }
-            for (int i = 0; i < block.rows(); i++) {
-                try (BytePointer at = block.ptr(i);
-                        FloatPointer floats = new FloatPointer(at)) {
-                    floats.get(rows[i], 0, width);
+            int all = width * from.channels();
+            try (FloatPointer in = new FloatPointer(values.data());
+                    FloatPointer out = new FloatPointer(tall.data())) {
+                for (int i = row; i < end; i += ROWS) {
+                    Product sums = rowSums[i / ROWS];
+                    multiply(
+                            sums.count,
+                            all,
+                            sums.height,
+                            sums.weights,
+                            sums.height,
+                            in.position((long) (sums.first - top) * all),
+                            all,
+                            out.position((long) (i - row) * all),
+                            all);
                 }
             }
         }
 
-        private void add(float weight, float[] values, int from, int to) {
-            float[] all = sum;
-            for (int i = from; i < to; i++) {
-                all[i] += weight * values[i];
+        private void sumAcross(int channel, int height) {
+            try (Mat plane = planes.get(channel);
+                    Mat sum = wide.get(channel);
+                    FloatPointer in = new FloatPointer(plane.data());
+                    FloatPointer out = new FloatPointer(sum.data())) {
+                for (int i = 0; i < columnSums.length; i++) {
+                    Product sums = columnSums[i];
+                    multiply(
+                            height,
+                            sums.count,
+                            sums.height,
+                            in.position(sums.first - left),
+                            width,
+                            sums.weights,
+                            sums.count,
+                            out.position((long) i * COLUMNS),
+                            columns);
+                }
             }
         }
     }
 
     /**
-     * Which rows of the source make up each row of the result, and how much each weighs.
+     * One matrix times another.
      *
-     * @param begins the first row, which may lie before the source
-     * @param weights summing up to 1 for each row of the result
-     * @param limit how many rows the source has
+     * @param height of the first one and of the result
+     * @param width of the second one and of the result
+     * @param inner the width of the first one and the height of the second
+     * @param firstStep from one row to the next
      */
-    private record Taps(int[] begins, float[][] weights, int limit) {
-        static Taps of(double start, double scale, int count, int limit) {
-            double stretch = Math.max(1, scale);
-            int[] begins = new int[count];
-            float[][] weights = new float[count][];
+    private static void multiply(
+            int height,
+            int width,
+            int inner,
+            FloatPointer first,
+            int firstStep,
+            FloatPointer second,
+            int secondStep,
+            FloatPointer result,
+            int resultStep) {
+        openblas_nolapack.cblas_sgemm(
+                openblas_nolapack.CblasRowMajor,
+                openblas_nolapack.CblasNoTrans,
+                openblas_nolapack.CblasNoTrans,
+                height,
+                width,
+                inner,
+                1,
+                first,
+                firstStep,
+                second,
+                secondStep,
+                0,
+                result,
+                resultStep);
+    }
+
+    /** What some rows or columns of the result are to be multiplied by, zeros and all. */
+    private static final class Product {
+        /** The first row or column of the source, and how many there are. */
+        private final int first;
+
+        private final int height;
+        private final int count;
+        private final FloatPointer weights;
+
+        /** @param isByRows whether each of the result has its weights in a row, else in a column */
+        Product(Taps taps, int from, int to, boolean isByRows) {
+            this.first = taps.first(from);
+            this.height = taps.end(to - 1) - first;
+            this.count = to - from;
+            float[] matrix = new float[height * count];
+            for (int i = 0; i < count; i++) {
+                float[] own = taps.weights(from + i);
+                int begin = taps.first(from + i) - first;
+                for (int k = 0; k < own.length; k++) {
+                    matrix[isByRows ? i * height + begin + k : (begin + k) * count + i] = own[k];
+                }
+            }
+            this.weights = new FloatPointer(matrix);
+        }
+    }
+
+    /**
+     * Which pixels along a side of the source make up each of the result, and how much each weighs.
+     *
+     * @param firsts the first one for each of the result
+     * @param all their weights, summing up to 1 for each
+     */
+    private record Taps(int[] firsts, float[][] all) {
+        static Taps of(double start, double scale, int count, int limit, double sharpening) {
+            int[] firsts = new int[count];
+            float[][] all = new float[count][];
             for (int i = 0; i < count; i++) {
                 // The middle of a source pixel k is at k + ½.
                 double middle = start + (i + 0.5) * scale - 0.5;
-                begins[i] = (int) Math.ceil(middle - LOBES * stretch);
-                weights[i] = new float[(int) Math.floor(middle + LOBES * stretch) - begins[i] + 1];
-                double sum = 0;
-                for (int k = 0; k < weights[i].length; k++) {
-                    sum += window((begins[i] + k - middle) / stretch);
+                double stretch = Math.max(1, scale);
+                int beside = sharpening == 0 ? 0 : 1;
+                int begin = (int) Math.ceil(middle - Lanczos.LOBES * stretch) - beside;
+                int last = (int) Math.floor(middle + Lanczos.LOBES * stretch) + beside;
+                double[] weights = weights(begin - middle, last - begin + 1, stretch, sharpening);
+                firsts[i] = Ints.constrainToRange(begin, 0, limit - 1);
+                all[i] = new float[Ints.constrainToRange(last, 0, limit - 1) - firsts[i] + 1];
+                for (int k = 0; k < weights.length; k++) {
+                    all[i][Ints.constrainToRange(begin + k, 0, limit - 1) - firsts[i]] += (float) weights[k];
                 }
-                for (int k = 0; k < weights[i].length; k++) {
-                    weights[i][k] = (float) (window((begins[i] + k - middle) / stretch) / sum);
-                }
             }
-            return new Taps(begins, weights, limit);
+            return new Taps(firsts, all);
         }
 
-        private static double window(double x) {
-            if (x == 0) {
-                return 1;
+        /** @param begin how far from the place that is wanted the first one lies */
+        private static double[] weights(double begin, int count, double stretch, double sharpening) {
+            double[] plain = IntStream.range(0, count)
+                    .mapToDouble(k -> Lanczos.weight((begin + k) / stretch))
+                    .toArray();
+            double sum = DoubleStream.of(plain).sum();
+            double[] weights = new double[count];
+            double shift = 0;
+            for (int k = 0; k < count; k++) {
+                double neighbours = (k > 0 ? plain[k - 1] : 0) + (k < count - 1 ? plain[k + 1] : 0);
+                weights[k] = ((1 + 2 * sharpening) * plain[k] - sharpening * neighbours) / sum;
+                shift += weights[k] * (begin + k);
             }
-            if (Math.abs(x) >= LOBES) {
-                return 0;
-            }
-            double px = Math.PI * x;
-            return LOBES * Math.sin(px) * Math.sin(px / LOBES) / (px * px);
+            return count == 1 ? weights : Lanczos.shifted(weights, -shift);
         }
 
-        int count(int i) {
-            return weights[i].length;
-        }
-
-        float weight(int i, int tap) {
-            return weights[i][tap];
-        }
-
-        int row(int i, int tap) {
-            return Ints.constrainToRange(begins[i] + tap, 0, limit - 1);
+        float[] weights(int i) {
+            return all[i];
         }
 
         int first(int i) {
-            return row(i, 0);
+            return firsts[i];
         }
 
-        int last(int i) {
-            return row(i, count(i) - 1);
+        /** The one after the last. */
+        int end(int i) {
+            return firsts[i] + all[i].length;
         }
     }
 }

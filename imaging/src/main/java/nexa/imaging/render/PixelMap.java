@@ -3,6 +3,7 @@ package nexa.imaging.render;
 import com.google.common.primitives.Doubles;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Angle;
@@ -29,37 +30,48 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, Frin
     /** Pixels that interpolating needs around what is read. */
     int MARGIN = 4;
 
-    /** So many places along a side of a crop are looked at. */
-    int PLACES = 9;
+    /** How exactly places are worked out where a map bends. */
+    enum Exactness {
+        FILE(16, 0.01),
+        SCREEN(8, 0.1);
 
-    /** Pixels of a result between places that are worked out exactly, where a map has to be: in files. */
-    int FILE_PITCH = 16;
+        /** Pixels of a result between places that are worked out, at most. */
+        private final int pitch;
+        /** By how many pixels of the photo those between them may be off. */
+        private final double mostOff;
 
-    /** Likewise on the screen. */
-    int SCREEN_PITCH = 8;
+        Exactness(int pitch, double mostOff) {
+            this.pitch = pitch;
+            this.mostOff = mostOff;
+        }
+
+        GridMap grid(UnaryOperator<Point> exact) {
+            return new GridMap(exact, pitch, mostOff);
+        }
+    }
 
     /**
      * From the plane of a photo's crops to the photo as it is seen.
      *
      * @param stretch by which the photo is stretched, if it is
-     * @param pitch pixels of the result between places that are worked out exactly, where they have to be
+     * @param exactness for what the map is wanted
      */
-    static PixelMap ofPlane(Photo photo, Optional<Stretch> stretch, int pitch) {
+    static PixelMap ofPlane(Photo photo, Optional<Stretch> stretch, Exactness exactness) {
         Plane plane = photo.plane();
         PixelMap map = plane.isBent()
-                ? new GridMap(plane::toPhoto, pitch)
+                ? exactness.grid(plane::toPhoto)
                 : plane.homography().<PixelMap>map(ProjectiveMap::new).orElse(SAME);
         if (stretch.isPresent()) {
-            map = new GridMap(place -> stretch.get().toPhoto(plane.toPhoto(place)), pitch);
+            map = exactness.grid(place -> stretch.get().toPhoto(plane.toPhoto(place)));
         }
-        return withFringes(map, photo, pitch);
+        return withFringes(map, photo, exactness);
     }
 
-    private static PixelMap withFringes(PixelMap map, Photo photo, int pitch) {
+    private static PixelMap withFringes(PixelMap map, Photo photo, Exactness exactness) {
         return photo.preparation()
                 .lens()
                 .filter(Lens::hasFringes)
-                .<PixelMap>map(lens -> FringedMap.of(map, new LensMap(lens, photo.size()), pitch))
+                .<PixelMap>map(lens -> FringedMap.of(map, new LensMap(lens, photo.size()), exactness))
                 .orElse(map);
     }
 
@@ -112,25 +124,31 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, Frin
         return after(AffineMap.shift(new Point(across, below)));
     }
 
-    /** The most pixels of the photo that lie along one of the plane, anywhere in a crop; at least 1. */
-    default double finest(Crop crop, Angle angle) {
-        double most = 1;
-        for (int i = 0; i < PLACES; i++) {
-            for (int j = 0; j < PLACES; j++) {
-                Point place = crop.at((double) i / (PLACES - 1), (double) j / (PLACES - 1), angle);
-                Point here = at(place);
-                Point right = at(place.plus(new Point(1, 0))).minus(here);
-                Point down = at(place.plus(new Point(0, 1))).minus(here);
-                most = Math.max(most, mostStretch(right, down));
-            }
-        }
-        return most;
+    /** How pixels lie in a crop in which this map leads to the photo. */
+    default LocalScale over(Crop crop, Angle angle) {
+        return LocalScale.over(this, crop, angle);
     }
 
-    /** The larger singular value of the matrix of two columns. */
-    static double mostStretch(Point right, Point down) {
-        double sum = Math.hypot(right.x() + down.y(), right.y() - down.x());
-        return (sum + Math.hypot(right.x() - down.y(), right.y() + down.x())) / 2;
+    /** The map by which a channel of the photo is read. */
+    default PixelMap ofChannel(int channel, int channels) {
+        return this;
+    }
+
+    /** The same map, made ready for a result of which parts are asked for one by one. */
+    default PixelMap readyFor(PixelSize result) {
+        return this;
+    }
+
+    /** The places of the middles of a result's pixels. */
+    Rows rows(PixelSize result);
+
+    /** Places row by row. */
+    interface Rows {
+        /** A pixel of the photo in the numbers that places are told in. */
+        int PIXEL = 1 << 10;
+
+        /** Fills in those of a row, as many as there is room for, to the nearest of so many between one pixel and the next. */
+        void fill(int row, int[] x, int[] y);
     }
 
     /** The part of a photo that a result's pixels come from, and a margin around it. The caller closes it. */

@@ -7,6 +7,7 @@ import nexa.core.format.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Homography;
 import nexa.core.shape.Homography.Row;
+import nexa.core.shoot.Beyond;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -55,6 +56,21 @@ record ProjectiveMap(Homography exact) implements PixelMap {
         Row depth = exact.depth();
         return new ProjectiveMap(
                 new Homography(exact.x().plus(depth.times(-left)), exact.y().plus(depth.times(-top)), depth));
+    }
+
+    @Override
+    public Rows rows(PixelSize result) {
+        return (row, x, y) -> {
+            Point begin = new Point(0.5, row + 0.5);
+            double left = exact.x().at(begin);
+            double top = exact.y().at(begin);
+            double deep = exact.depth().at(begin);
+            for (int i = 0; i < x.length; i++) {
+                double nearness = 1 / (deep + i * exact.depth().across());
+                x[i] = FixedPoint.of((left + i * exact.x().across()) * nearness);
+                y[i] = FixedPoint.of((top + i * exact.y().across()) * nearness);
+            }
+        };
     }
 
     @Override

@@ -26,8 +26,23 @@ public final class ToneCurve {
 
     private volatile Deep deep;
 
-    /** For 16 bits: light as it is told, and numbers by the root of light, where they are spread evenly enough. */
-    private record Deep(float[] light, char[] numbers) {}
+    /** For more than 8 bits: the light of each number of 16 bits, and numbers by the root of light, where they are spread evenly. */
+    private record Deep(float[] light, float[] numbers) {
+        /** The light of a number of 16 bits, or of one between two. */
+        float lightOf(float number) {
+            return between(light, Math.max(0, Math.min(MOST_DEEP, number)));
+        }
+
+        /** The number of 16 bits, or between two, that tells so much light. */
+        float numberOf(float lit) {
+            return between(numbers, (float) Math.sqrt(Math.min(1, lit)) * MOST_DEEP);
+        }
+
+        private static float between(float[] of, float at) {
+            int before = Math.min(MOST_DEEP - 1, (int) at);
+            return of[before] + (at - before) * (of[before + 1] - of[before]);
+        }
+    }
 
     /** What share of all light a number of sRGB tells (IEC 61966-2-1), both 0 … 1. */
     public static double lightOfSrgb(double number) {
@@ -65,13 +80,16 @@ public final class ToneCurve {
         return Math.pow(2, (double) (level - NO_GAIN) / STEPS_A_STOP);
     }
 
-    /** What a row of numbers of 16 bits becomes. */
-    void multiply(short[] numbers, int from, int count, double level) {
+    /**
+     * What numbers of a row become, in place.
+     *
+     * @param numbers of 16 bits, or between those
+     */
+    void multiply(float[] numbers, int from, int count, double level) {
         Deep told = deep();
         float gain = (float) Math.pow(2, (level - NO_GAIN) / STEPS_A_STOP);
         for (int i = from; i < from + count; i++) {
-            float lit = Math.min(1, told.light()[numbers[i] & MOST_DEEP] * gain);
-            numbers[i] = (short) told.numbers()[Math.round((float) Math.sqrt(lit) * MOST_DEEP)];
+            numbers[i] = told.numberOf(told.lightOf(numbers[i]) * gain);
         }
     }
 
@@ -79,11 +97,11 @@ public final class ToneCurve {
         Deep told = deep;
         if (told == null) {
             float[] lights = new float[MOST_DEEP + 1];
-            char[] numbers = new char[MOST_DEEP + 1];
+            float[] numbers = new float[MOST_DEEP + 1];
             for (int i = 0; i <= MOST_DEEP; i++) {
                 double root = (double) i / MOST_DEEP;
                 lights[i] = (float) light(root);
-                numbers[i] = (char) Math.round(MOST_DEEP * number(root * root));
+                numbers[i] = (float) (MOST_DEEP * number(root * root));
             }
             told = new Deep(lights, numbers);
             deep = told;

@@ -33,6 +33,12 @@ public final class ToneStages {
         return new ToneStages(preparation);
     }
 
+    /** Whether anything is done to a photo's or its crops' light and colour. */
+    public static boolean areAny(Preparation preparation) {
+        ToneStages stages = of(preparation);
+        return stages.evening.isPresent() || !stages.tone.vignette().isNone();
+    }
+
     /**
      * Does to pixels what belongs to the photo.
      *

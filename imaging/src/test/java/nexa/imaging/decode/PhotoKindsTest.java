@@ -31,6 +31,7 @@ import nexa.imaging.facts.PhotoFacts;
 import nexa.imaging.facts.ShootReading;
 import nexa.imaging.pictures.PhotoPixels;
 import nexa.imaging.pictures.Picture;
+import nexa.imaging.pictures.WantedDepth;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
@@ -105,8 +106,9 @@ class PhotoKindsTest {
         Picture picture = picture(file);
         assertThat(picture.argb().get(10)).isZero();
         assertThat(picture.argb().get(50) >>> 24).isEqualTo(0x80);
-        try (Mat full =
-                new PhotoPixels(file, TestPhotos.photo(file)).full(false).pixels()) {
+        try (Mat full = new PhotoPixels(file, TestPhotos.photo(file))
+                .full(WantedDepth.EIGHT)
+                .pixels()) {
             assertThat(full.channels()).isEqualTo(3);
             assertThat(full.ptr(20, 10).get(0) & 0xFF).isEqualTo(255);
             assertThat(full.ptr(20, 50).get(2) & 0xFF).isEqualTo(255);

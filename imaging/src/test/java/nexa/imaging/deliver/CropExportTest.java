@@ -19,6 +19,7 @@ import nexa.core.format.Ratio;
 import nexa.core.geometry.Angle;
 import nexa.core.series.Crops;
 import nexa.core.shape.Lens;
+import nexa.core.shape.Vignette;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Preparation;
 import nexa.core.shoot.Shoot;
@@ -84,6 +85,8 @@ class CropExportTest {
     @Test
     void onlyStepsThatHaveAPartInAFileMakeItAnew() throws Exception {
         terms = terms.withCameraData(false, false);
+        assertThat(used()).containsExactly(MakingStep.JPEG, MakingStep.RESIZED);
+        format = PRINT.withSize(new OutputSize.AsCropped());
         assertThat(used()).containsExactly(MakingStep.JPEG);
         photo = photo.withAngle(new Angle(1));
         format = PRINT.withFile(FileSpec.usual("").withType(FileSpec.Type.TIFF));
@@ -95,12 +98,21 @@ class CropExportTest {
                 .containsExactly(MakingStep.TIFF, MakingStep.WARP);
         TestPhotos.addMetadata(folder.resolve("a.jpg"), TestPhotos.exif(1, new PixelSize(90, 60)), null);
         assertThat(used()).contains(MakingStep.CAMERA_DATA);
+        photo = photo.withPreparation(Preparation.NONE.withVignette(new Vignette(-1, 0.7)));
+        assertThat(used()).contains(MakingStep.DEEP_TONES).doesNotContain(MakingStep.WARP);
     }
 
     @Test
     void aFileOfAnEarlierVersionIsOfTheFirstVersionOfEachStep() {
         assertThat(MakingStep.otherThan(""))
-                .containsExactly(MakingStep.TIFF, MakingStep.CAMERA_DATA, MakingStep.TRIMMED_FILL, MakingStep.RAW);
+                .containsExactly(
+                        MakingStep.TIFF,
+                        MakingStep.CAMERA_DATA,
+                        MakingStep.WARP,
+                        MakingStep.RESIZED,
+                        MakingStep.DEEP_TONES,
+                        MakingStep.TRIMMED_FILL,
+                        MakingStep.RAW);
         assertThat(MakingStep.otherThan(MakingStep.versions())).isEmpty();
         assertThat(MakingStep.otherThan(MakingStep.versions().replace("JPEG 1", "JPEG 9")))
                 .containsExactly(MakingStep.JPEG);

@@ -77,7 +77,11 @@ abstract class DeliveredPhoto {
     }
 
     Path deliver(String photo, Format format, DeliveryTerms terms) throws Exception {
-        Shoot plain = Shoot.of("Firing", Shoot.Order.NAME, List.of(format), List.of(Photo.untouched(photo)));
+        return deliver(Photo.untouched(photo), format, terms);
+    }
+
+    Path deliver(Photo photo, Format format, DeliveryTerms terms) throws Exception {
+        Shoot plain = Shoot.of("Firing", Shoot.Order.NAME, List.of(format), List.of(photo));
         ShootReading reading = ShootReading.of(plain, source);
         DeliveryPlan plan = DeliveryPlan.of(
                 reading.appliedTo(plain), reading, new DeliveryPlan.Choice(Set.of(format.id()), false, false));

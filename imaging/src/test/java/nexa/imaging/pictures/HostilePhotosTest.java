@@ -117,7 +117,7 @@ class HostilePhotosTest {
         assertThat(new PhotoPixels(file, TestPhotos.photo(file)).embedded()).isEmpty();
         Path chain = folder.resolve("chain.tif");
         assertThatExceptionOfType(PhotoProblem.class)
-                .isThrownBy(() -> new PhotoPixels(chain, TestPhotos.photo(chain)).full(false))
+                .isThrownBy(() -> new PhotoPixels(chain, TestPhotos.photo(chain)).full(WantedDepth.EIGHT))
                 .satisfies(problem -> assertThat(TestPhotos.WORDS.say(problem)).contains("chain.tif is damaged"));
     }
 
@@ -211,7 +211,7 @@ class HostilePhotosTest {
         assertThat(TestPhotos.WORDS.say(reading.problems().get("scans.jpg")))
                 .matches("scans.jpg is coded in 3,0\\d\\d passes.*");
         assertThatExceptionOfType(PhotoProblem.class)
-                .isThrownBy(() -> new PhotoPixels(file, TestPhotos.photo(file)).full(false))
+                .isThrownBy(() -> new PhotoPixels(file, TestPhotos.photo(file)).full(WantedDepth.EIGHT))
                 .satisfies(problem -> assertThat(TestPhotos.WORDS.say(problem)).contains("passes"));
     }
 
@@ -260,7 +260,7 @@ class HostilePhotosTest {
         Picture picture = new PhotoPixels(file, TestPhotos.photo(file)).picture(100);
         assertThat(picture.argb().get(width + 2) >>> 24).as("left").isZero();
         assertThat(picture.argb().get(width + 12) >>> 24).as("right").isEqualTo(255);
-        try (FullPixels full = new PhotoPixels(file, TestPhotos.photo(file)).full(false)) {
+        try (FullPixels full = new PhotoPixels(file, TestPhotos.photo(file)).full(WantedDepth.EIGHT)) {
             assertThat(full.pixels().ptr(1, 2).get() & 0xFF).isEqualTo(255);
             assertThat((long) (full.pixels().ptr(1, 12).get() & 0xFF))
                     .isCloseTo(Math.round(255.0 * bright / most), within(1L));

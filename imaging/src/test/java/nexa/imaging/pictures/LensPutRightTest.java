@@ -117,8 +117,8 @@ class LensPutRightTest {
 
     @Test
     void fringesAndDarkCornersAreGone() throws Exception {
-        try (FullPixels plain = new PhotoPixels(file, PHOTO).full(false);
-                FullPixels even = new PhotoPixels(file, PUT_RIGHT).full(false);
+        try (FullPixels plain = new PhotoPixels(file, PHOTO).full(WantedDepth.EIGHT);
+                FullPixels even = new PhotoPixels(file, PUT_RIGHT).full(WantedDepth.EIGHT);
                 Mat result = CropRenderer.render(even.pixels(), PUT_RIGHT, WHOLE, new PixelSize(WIDTH, HEIGHT))) {
             Waves before = Waves.of(plain.pixels(), 2, 8, 8);
             assertThat(Math.abs(before.offset())).as("red is off in the corner").isGreaterThan(0.8);
@@ -150,7 +150,7 @@ class LensPutRightTest {
         PixelSize size = new PixelSize(600, 400);
         Picture shown = ScreenRenderer.render(
                 new PhotoPixels(file, photo).picture(WIDTH), photo, crop, crop, size.width(), size.height());
-        try (FullPixels full = new PhotoPixels(file, photo).full(false);
+        try (FullPixels full = new PhotoPixels(file, photo).full(WantedDepth.EIGHT);
                 Mat cropped = CropRenderer.render(full.pixels(), photo, crop, size);
                 FullPixels done = PixelStages.toFile(FileSpec.usual("out"), photo.preparation(), false)
                         .apply(new FullPixels(cropped, full.profile()))) {
@@ -169,8 +169,8 @@ class LensPutRightTest {
         Photo none = PHOTO.withPreparation(PHOTO.preparation()
                 .withLens(Optional.of(LENS.withColour(0).withVignetting(0)))
                 .withVignette(Vignette.NONE.withMiddle(0.8)));
-        try (FullPixels plain = new PhotoPixels(file, PHOTO).full(false);
-                FullPixels same = new PhotoPixels(file, none).full(false);
+        try (FullPixels plain = new PhotoPixels(file, PHOTO).full(WantedDepth.EIGHT);
+                FullPixels same = new PhotoPixels(file, none).full(WantedDepth.EIGHT);
                 Mat before = CropRenderer.render(plain.pixels(), PHOTO, WHOLE, new PixelSize(WIDTH, HEIGHT));
                 Mat after = CropRenderer.render(same.pixels(), none, WHOLE, new PixelSize(WIDTH, HEIGHT))) {
             byte[] one = new byte[WIDTH * HEIGHT * 3];

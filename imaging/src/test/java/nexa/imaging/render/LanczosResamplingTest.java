@@ -25,7 +25,7 @@ class LanczosResamplingTest {
                 for (PixelSize to :
                         new PixelSize[] {new PixelSize(7, 5), new PixelSize(130, 31), new PixelSize(200, 300)}) {
                     Crop all = new Crop(new Point(65, 45), new Size(130, 90));
-                    try (Mat resized = LanczosResampling.resized(even, all, to)) {
+                    try (Mat resized = LanczosResampling.resized(even, all, to, 0)) {
                         assertThat(resized.cols()).isEqualTo(to.width());
                         assertThat(resized.rows()).isEqualTo(to.height());
                         assertThat(resized.type()).isEqualTo(even.type());
@@ -45,7 +45,7 @@ class LanczosResamplingTest {
         try (BytePointer memory = new BytePointer(ramp);
                 Mat slope = new Mat(400, 50, opencv_core.CV_8UC1, memory);
                 Mat resized = LanczosResampling.resized(
-                        slope, new Crop(new Point(25, 200), new Size(50, 400)), new PixelSize(25, 200))) {
+                        slope, new Crop(new Point(25, 200), new Size(50, 400)), new PixelSize(25, 200), 0)) {
             for (int y = 4; y < 196; y++) {
                 assertThat(resized.ptr(y, 12).get() & 255).isBetween(y - 1, y + 1);
             }

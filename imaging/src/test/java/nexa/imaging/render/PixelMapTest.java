@@ -56,7 +56,7 @@ class PixelMapTest {
 
     @Test
     void aTiltedCropShowsThePlacesItsMapTells() {
-        for (PixelMap map : new PixelMap[] {TILTED, new GridMap(TILTED::at, 16)}) {
+        for (PixelMap map : new PixelMap[] {TILTED, new GridMap(TILTED::at, 16, 0.02)}) {
             for (PixelSize size : new PixelSize[] {new PixelSize(320, 240), new PixelSize(200, 150)}) {
                 AffineMap first = AffineMap.of(CROP, ANGLE, size.size());
                 try (Mat photo = photo();
@@ -68,13 +68,24 @@ class PixelMapTest {
     }
 
     @Test
-    void aMapThatDrawsThePhotoTogetherSetsItUprightFiner() {
-        PixelMap twice = new AffineMap(new Point(0, 0), new Point(2, 0), new Point(0, 2));
+    void itIsKnownHowPixelsLieInACrop() {
+        PixelMap wider = new AffineMap(new Point(0, 0), new Point(2, 0), new Point(0, 0.5));
         Crop half = new Crop(new Point(150, 115), new Size(160, 120));
-        assertThat(twice.finest(half, ANGLE)).isCloseTo(2, within(1e-12));
-        assertThat(PixelMap.SAME.finest(half, ANGLE)).isEqualTo(1);
-        assertThat(TILTED.finest(CROP, ANGLE)).isBetween(1.0, 1.2);
-        assertThat(new GridMap(TILTED::at, 16).finest(CROP, ANGLE)).isCloseTo(TILTED.finest(CROP, ANGLE), within(1e-9));
+        LocalScale drawn = wider.over(half, Angle.NONE);
+        assertThat(drawn.most()).isCloseTo(2, within(1e-9));
+        assertThat(drawn.least()).isCloseTo(0.5, within(1e-9));
+        assertThat(drawn.turn()).isCloseTo(0, within(1e-9));
+        for (double degrees : new double[] {7, -7, 44}) {
+            LocalScale turned = PixelMap.SAME.over(half, new Angle(degrees));
+            assertThat(turned.most()).isCloseTo(1, within(1e-9));
+            assertThat(turned.least()).isCloseTo(1, within(1e-9));
+            assertThat(turned.turn()).isCloseTo(Math.abs(degrees), within(1e-9));
+        }
+        LocalScale tilted = TILTED.over(CROP, ANGLE);
+        assertThat(tilted.most()).isBetween(1.0, 1.2);
+        assertThat(tilted.least()).isBetween(0.8, tilted.most());
+        LocalScale grid = new GridMap(TILTED::at, 16, 0.02).over(CROP, ANGLE);
+        assertThat(grid.most()).isCloseTo(tilted.most(), within(1e-9));
     }
 
     @Test
@@ -83,7 +94,7 @@ class PixelMapTest {
         AffineMap plain = new AffineMap(new Point(4, 11), new Point(0.98, -0.02), new Point(0.03, 0.95));
         ProjectiveMap level = new ProjectiveMap(new Homography(
                 new Homography.Row(0.98, 0.03, 4), new Homography.Row(-0.02, 0.95, 11), new Homography.Row(0, 0, 1)));
-        for (PixelMap map : new PixelMap[] {plain, level, new GridMap(plain::at, 8)}) {
+        for (PixelMap map : new PixelMap[] {plain, level, new GridMap(plain::at, 8, 0.02)}) {
             Point place = new Point(31.5, 20.25);
             Point direct = plain.at(first.at(place));
             assertNear(map.after(first).at(place), direct);
@@ -103,7 +114,7 @@ class PixelMapTest {
         PixelSize size = new PixelSize(300, 200);
         try (Mat photo = photo();
                 Mat result = new Mat()) {
-            new GridMap(bent, 64).warp(photo, result, size, opencv_imgproc.INTER_CUBIC, PixelMap.Beyond.EDGE);
+            new GridMap(bent, 64, 0.1).warp(photo, result, size, opencv_imgproc.INTER_CUBIC, PixelMap.Beyond.EDGE);
             for (int y = 0; y < size.height(); y++) {
                 for (int x = 30; x < size.width(); x++) {
                     Point place = bent.apply(new Point(x + 0.5, y + 0.5));
