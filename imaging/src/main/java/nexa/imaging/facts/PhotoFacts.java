@@ -51,7 +51,7 @@ public record PhotoFacts(
         boolean isSeeThrough,
         boolean isCut) {
     private static final int SUBJECT_AREA = 0x9214;
-    private static final long MOST_PIXELS = 400_000_000;
+    private static final long MOST_PIXELS = 600_000_000;
 
     /** The size as seen, after the EXIF orientation. */
     public PixelSize pixels() {

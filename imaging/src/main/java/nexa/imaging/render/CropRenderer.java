@@ -22,8 +22,10 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * the angle; band by band.
  */
 public final class CropRenderer {
-    /** So many rows of the result are made at a time: a whole large photo set upright would take as much memory again. */
-    private static final int BAND = 256;
+    /** About so many rows are set upright at a time: a whole large photo set upright would take as much memory again. */
+    private static final double UPRIGHT_ROWS = 400;
+
+    private static final int FEWEST_ROWS = 32;
 
     /** The widest and highest that is warped at once; turned by 45°, it needs half as much again of the photo. */
     private static final int BLOCK = 16_384;
@@ -91,9 +93,10 @@ public final class CropRenderer {
         if (most <= (isAsCropped(crop, result) ? SixTaps.MOST_STRETCH : AT_ITS_SCALE)) {
             return LanczosWarp.warped(photo, fromPlane.after(AffineMap.of(crop, angle, result.size())), result, 1);
         }
+        int rows = (int) Math.max(FEWEST_ROWS, UPRIGHT_ROWS / most);
         return ClosedOnThrow.filled(new Mat(result.height(), result.width(), photo.type()), whole -> {
-            for (int row = 0; row < result.height(); row += BAND) {
-                int end = Math.min(result.height(), row + BAND);
+            for (int row = 0; row < result.height(); row += rows) {
+                int end = Math.min(result.height(), row + rows);
                 double middle = (row + end) / 2.0 / result.height();
                 Size slice = new Size(crop.size().width(), crop.size().height() * (end - row) / result.height());
                 Crop part = new Crop(crop.at(0.5, middle, angle), slice);

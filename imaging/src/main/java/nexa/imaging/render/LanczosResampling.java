@@ -1,5 +1,8 @@
 package nexa.imaging.render;
 
+import com.google.common.cache.CacheBuilder;
+import com.google.common.cache.CacheLoader;
+import com.google.common.cache.LoadingCache;
 import com.google.common.primitives.Ints;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -22,10 +25,9 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * rows of the source, and a few columns are the tile times theirs.
  */
 final class LanczosResampling {
-    /** Rows of a tile; fewer where each takes many of the source's. */
-    private static final int MOST_ROWS = 32;
+    /** A tile's rows, fewer where each takes many of the source's: so many products. */
+    private static final int MOST_PRODUCTS = 4;
 
-    private static final int FEWEST_ROWS = 8;
     private static final int ROWS_OF_SOURCE = 256;
     /** About so many columns of the source make up a tile. */
     private static final int COLUMNS_OF_SOURCE = 350;
@@ -34,6 +36,9 @@ final class LanczosResampling {
     private static final int ROWS = 8;
 
     private static final int COLUMNS = 16;
+
+    /** So many sides' weights are kept for the next that is like them. */
+    private static final int KEPT = 12;
 
     static {
         // Photos are worked on side by side, which is quicker than dividing the work on each.
@@ -46,7 +51,7 @@ final class LanczosResampling {
     private final Taps down;
     private final int rows;
 
-    /** @param rows of a tile */
+    /** @param rows of a tile, a multiple of {@link #ROWS} */
     private LanczosResampling(Mat from, Taps across, Taps down, PixelSize to, int rows) {
         this.from = from;
         this.to = to;
@@ -78,7 +83,7 @@ final class LanczosResampling {
                 Taps.of(left, right, to.width(), from.cols(), sharpening),
                 Taps.of(top, down, to.height(), from.rows(), sharpening),
                 to,
-                Ints.constrainToRange((int) (ROWS_OF_SOURCE / down), FEWEST_ROWS, MOST_ROWS));
+                ROWS * Ints.constrainToRange((int) (ROWS_OF_SOURCE / down / ROWS), 1, MOST_PRODUCTS));
         int columns = COLUMNS * Math.max(1, (int) (COLUMNS_OF_SOURCE / right / COLUMNS));
         return ClosedOnThrow.filled(
                 new Mat(to.height(), to.width(), from.type()), result -> resampling.fill(result, columns));
@@ -273,21 +278,44 @@ final class LanczosResampling {
      * @param all their weights, summing up to 1 for each
      */
     private record Taps(int[] firsts, float[][] all) {
+        private static final LoadingCache<Side, Taps> MADE =
+                CacheBuilder.newBuilder().maximumSize(KEPT).build(CacheLoader.from(side -> of(side)));
+
+        /**
+         * A side of a result, along one of the source.
+         *
+         * @param start where it begins in the source
+         * @param scale pixels of the source for one of the result
+         * @param count how many the result has
+         * @param limit how many the source has
+         */
+        private record Side(double start, double scale, int count, int limit, double sharpening) {
+            /** The nearest pixel that there is. */
+            int within(int pixel) {
+                return Ints.constrainToRange(pixel, 0, limit - 1);
+            }
+        }
+
+        /** Those for places evenly spread over a side; bands of one photo, and photos of one size, want the same again and again. */
         static Taps of(double start, double scale, int count, int limit, double sharpening) {
-            int[] firsts = new int[count];
-            float[][] all = new float[count][];
-            for (int i = 0; i < count; i++) {
+            return MADE.getUnchecked(new Side(start, scale, count, limit, sharpening));
+        }
+
+        private static Taps of(Side side) {
+            int[] firsts = new int[side.count()];
+            float[][] all = new float[side.count()][];
+            double stretch = Math.max(1, side.scale());
+            int beside = side.sharpening() == 0 ? 0 : 1;
+            for (int i = 0; i < firsts.length; i++) {
                 // The middle of a source pixel k is at k + ½.
-                double middle = start + (i + 0.5) * scale - 0.5;
-                double stretch = Math.max(1, scale);
-                int beside = sharpening == 0 ? 0 : 1;
+                double middle = side.start() + (i + 0.5) * side.scale() - 0.5;
                 int begin = (int) Math.ceil(middle - Lanczos.LOBES * stretch) - beside;
                 int last = (int) Math.floor(middle + Lanczos.LOBES * stretch) + beside;
-                double[] weights = weights(begin - middle, last - begin + 1, stretch, sharpening);
-                firsts[i] = Ints.constrainToRange(begin, 0, limit - 1);
-                all[i] = new float[Ints.constrainToRange(last, 0, limit - 1) - firsts[i] + 1];
+                double[] weights = weights(begin - middle, last - begin + 1, stretch, side.sharpening());
+                firsts[i] = side.within(begin);
+                all[i] = new float[side.within(last) - firsts[i] + 1];
                 for (int k = 0; k < weights.length; k++) {
-                    all[i][Ints.constrainToRange(begin + k, 0, limit - 1) - firsts[i]] += (float) weights[k];
+                    all[i][side.within(begin + k) - firsts[i]] += (float) weights[k];
                 }
             }
             return new Taps(firsts, all);

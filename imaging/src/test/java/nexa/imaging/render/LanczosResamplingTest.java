@@ -8,6 +8,8 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
@@ -30,6 +32,36 @@ class LanczosResamplingTest {
                         assertThat(resized.rows()).isEqualTo(to.height());
                         assertThat(resized.type()).isEqualTo(even.type());
                         assertThat(opencv_core.mean(resized).get(0)).isCloseTo(77, within(1e-9));
+                    }
+                }
+            }
+        }
+    }
+
+    /** A slope stays where it is, whatever becomes of its size, sharpened or not; away from the edges, where it ends. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.4, 1.3, 4.9, 9.7, 13.1, 33})
+    void aSlopeStaysASlopeAtAnyScaleOverAllTiles(double scale) {
+        int side = 1200;
+        float[] slope = new float[side * side];
+        for (int i = 0; i < slope.length; i++) {
+            slope[i] = i % side + 3 * (i / side);
+        }
+        PixelSize to = new PixelSize((int) (900 / scale), (int) (840 / scale));
+        Crop part = new Crop(new Point(600.5, 590), new Size(900, 840));
+        try (FloatPointer memory = new FloatPointer(slope);
+                Mat source = new Mat(side, side, opencv_core.CV_32FC1, memory)) {
+            for (double sharpening : new double[] {0, 0.1}) {
+                try (Mat resized = LanczosResampling.resized(source, part, to, sharpening);
+                        FloatIndexer values = resized.createIndexer()) {
+                    for (int y = 0; y < to.height(); y++) {
+                        for (int x = y % 17; x < to.width(); x += 17) {
+                            double column = 150.5 + (x + 0.5) * 900 / to.width() - 0.5;
+                            double row = 170 + (y + 0.5) * 840 / to.height() - 0.5;
+                            assertThat((double) values.get(y, x))
+                                    .as("%d, %d", x, y)
+                                    .isCloseTo(column + 3 * row, within(0.02));
+                        }
                     }
                 }
             }
