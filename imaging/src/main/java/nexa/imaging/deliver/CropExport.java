@@ -36,7 +36,6 @@ import nexa.imaging.pictures.WantedDepth;
 import nexa.imaging.raw.RawAvailability;
 import nexa.imaging.render.Canvas;
 import nexa.imaging.render.CropRenderer;
-import nexa.imaging.tone.ToneStages;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -157,7 +156,9 @@ final class CropExport implements AutoCloseable {
                         && !PixelSize.nearest(item.crop().crop().size())
                                 .equals(item.crop().output());
             case DEEP_TONES ->
-                spec.mayBeDeep() && spec.depth() != FileSpec.Depth.EIGHT && ToneStages.areAny(photo.preparation());
+                spec.mayBeDeep()
+                        && spec.depth() != FileSpec.Depth.EIGHT
+                        && PixelStages.areTonesChanged(photo.preparation());
             case TRIMMED_FILL ->
                 !photo.preparation().trim().isNone()
                         && plan.filter(fill -> fill.fill() == Beyond.Fill.COLOUR)

@@ -147,7 +147,7 @@ public final class EdgeFill {
     /**
      * The photo's own pixels with room around them. A stretched photo has none: its own pixels are drawn out.
      *
-     * @param pixels all of the photo's as it is seen, at any size: grey, BGR or BGRA, of 8 or 16 bits
+     * @param pixels all of the photo's as it is seen, at any size: grey, BGR or BGRA, of 8 or 16 bits or of floats
      * @param profile of their colours; empty for sRGB
      */
     public Canvas canvas(Mat pixels, Optional<ColourProfile> profile) {

@@ -69,7 +69,7 @@ final class FieldPainter {
     /**
      * Paints around a photo, in place.
      *
-     * @param canvas grey, BGR or BGRA, of 8 or 16 bits, in one piece
+     * @param canvas grey, BGR or BGRA, of 8 or 16 bits or of floats in numbers of 16 bits, in one piece
      * @param photo where in it the photo lies, which stays as it is
      */
     static void paint(NearestNeighbourField field, Mat canvas, Rect photo) {

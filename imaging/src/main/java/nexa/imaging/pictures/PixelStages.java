@@ -90,6 +90,11 @@ public final class PixelStages {
                 isDeep ? pixels -> pixels : PixelStages::ofEightBits);
     }
 
+    /** Whether anything is done to the light and colour of a photo or its crops. */
+    public static boolean areTonesChanged(Preparation preparation) {
+        return ToneStages.areAny(preparation);
+    }
+
     /** Applies them, in place. The pixels are closed by whoever owns those given, or where a stage throws. */
     public FullPixels apply(FullPixels pixels) {
         return ClosedOnThrow.with(pixels.pixels(), given -> {
