@@ -129,11 +129,11 @@ public final class DeliveryBench {
             System.out.println(String.format(
                     Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
         }
-        StageShares shares = new StageShares();
-        try (shares) {
+        try (StageShares shares = new StageShares()) {
             millis(folder, plan, "out " + words + " looked at");
+            shares.close();
+            System.out.println(shares.told());
         }
-        System.out.println(shares.told());
         return ours;
     }
 
