@@ -129,11 +129,11 @@ public final class DeliveryBench {
             System.out.println(String.format(
                     Locale.ROOT, "  throughput, as a ratio of the medians %.2f", peer.median() / ours.median()));
         }
-        try (StageShares shares = new StageShares()) {
+        StageShares shares = new StageShares();
+        try (shares) {
             millis(folder, plan, "out " + words + " looked at");
-            shares.close();
-            System.out.println(shares.told());
         }
+        System.out.println(shares.told());
         return ours;
     }
 

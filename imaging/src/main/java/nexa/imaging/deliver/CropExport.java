@@ -144,15 +144,14 @@ final class CropExport implements AutoCloseable {
         FileSpec spec = item.format().file();
         FileSpec.Type type = spec.type();
         Optional<FillPlan> plan = FillPlan.of(item.crop());
-        boolean isWarped = CropRenderer.isWarped(photo, plan.flatMap(FillPlan::stretch));
         return switch (step) {
             case JPEG -> type == FileSpec.Type.JPEG;
             case PNG -> type == FileSpec.Type.PNG;
             case TIFF -> type == FileSpec.Type.TIFF;
             case CAMERA_DATA -> terms.cameraData() && opened().metadata().exif().isPresent();
-            case WARP -> isWarped;
+            case WARP -> isWarped(plan);
             case RESIZED ->
-                !isWarped
+                !isWarped(plan)
                         && !PixelSize.nearest(item.crop().crop().size())
                                 .equals(item.crop().output());
             case DEEP_TONES ->
@@ -165,6 +164,10 @@ final class CropExport implements AutoCloseable {
                                 .isPresent();
             case RAW -> origin(item).isRaw();
         };
+    }
+
+    private boolean isWarped(Optional<FillPlan> plan) {
+        return CropRenderer.isWarped(photo, plan.flatMap(FillPlan::stretch));
     }
 
     private static String stamp(Path file) throws IOException {

@@ -89,7 +89,7 @@ public final class CropRenderer {
     }
 
     private static Mat turned(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
-        double most = fromPlane.over(crop, angle).most() * shrink(crop, result);
+        double most = LocalScale.over(fromPlane, crop, angle).most() * shrink(crop, result);
         if (most <= (isAsCropped(crop, result) ? SixTaps.MOST_STRETCH : AT_ITS_SCALE)) {
             return LanczosWarp.warped(photo, fromPlane.after(AffineMap.of(crop, angle, result.size())), result, 1);
         }
@@ -121,7 +121,7 @@ public final class CropRenderer {
 
     /** A band of the crop: set upright at the photo's own scale where that is finest in the band, then shrunk. */
     private static Mat setUprightAndShrunk(Mat photo, PixelMap fromPlane, Crop crop, Angle angle, PixelSize result) {
-        LocalScale local = fromPlane.over(crop, angle);
+        LocalScale local = LocalScale.over(fromPlane, crop, angle);
         boolean isQuick = mayBeLinear(local, shrink(crop, result));
         // Never at less than the plane's or the result's own scale: what is set upright is not enlarged any more.
         double finest =

@@ -20,9 +20,9 @@ import org.bytedeco.opencv.opencv_core.Rect;
  * Resizes an upright part of a picture with {@link Lanczos}' kernel, stretched by the scale where that is above 1, so that it
  * weighs the whole footprint of a result pixel and takes out what the smaller picture could not show.
  *
- * <p>Only the result's pixels are computed, tile by tile, so that what a tile is made of stays in the processor's cache; down first
- * and then across. Both are products of matrices, which OpenBLAS works out with all that the processor has: a few rows are their weights times
- * rows of the source, and a few columns are the tile times theirs.
+ * <p>Only the result's pixels are computed, tile by tile, so that what a tile is made of stays in the processor's cache; down
+ * first and then across. Both are products of matrices, which OpenBLAS works out with all that the processor has: a few rows are
+ * their weights times rows of the source, and a few columns are the tile times theirs.
  */
 final class LanczosResampling {
     /** A tile's rows, fewer where each takes many of the source's: so many products. */
@@ -95,9 +95,13 @@ final class LanczosResampling {
             Product[] rowSums = IntStream.range(0, (to.height() + ROWS - 1) / ROWS)
                     .mapToObj(i -> new Product(down, i * ROWS, Math.min(to.height(), (i + 1) * ROWS), true))
                     .toArray(Product[]::new);
+            int sourceRows = IntStream.range(0, (to.height() + rows - 1) / rows)
+                    .map(i -> down.end(Math.min(to.height(), (i + 1) * rows) - 1) - down.first(i * rows))
+                    .max()
+                    .orElseThrow();
             for (int column = 0; column < to.width(); column += columns) {
                 try (PointerScope some = new PointerScope()) {
-                    new Tiles(rowSums, column, Math.min(to.width(), column + columns)).fill(result);
+                    new Tiles(rowSums, sourceRows, column, Math.min(to.width(), column + columns)).fill(result);
                 }
             }
         }
@@ -119,7 +123,8 @@ final class LanczosResampling {
         private final MatVector wide;
         private final Mat finished = new Mat();
 
-        Tiles(Product[] rowSums, int column, int end) {
+        /** @param sourceRows as many as make up a tile, at most */
+        Tiles(Product[] rowSums, int sourceRows, int column, int end) {
             int channels = from.channels();
             this.rowSums = rowSums;
             this.column = column;
@@ -130,11 +135,7 @@ final class LanczosResampling {
                     .mapToObj(i -> column + i * COLUMNS)
                     .map(first -> new Product(across, first, Math.min(end, first + COLUMNS), false))
                     .toArray(Product[]::new);
-            int most = IntStream.range(0, (to.height() + rows - 1) / rows)
-                    .map(i -> down.end(Math.min(to.height(), (i + 1) * rows) - 1) - down.first(i * rows))
-                    .max()
-                    .orElseThrow();
-            this.values = new Mat(most, width, opencv_core.CV_32FC(channels));
+            this.values = new Mat(sourceRows, width, opencv_core.CV_32FC(channels));
             this.tall = new Mat(rows, width, opencv_core.CV_32FC(channels));
             this.planes = new MatVector(channels);
             this.wide = new MatVector(channels);
@@ -334,7 +335,7 @@ final class LanczosResampling {
                 weights[k] = ((1 + 2 * sharpening) * plain[k] - sharpening * neighbours) / sum;
                 shift += weights[k] * (begin + k);
             }
-            return count == 1 ? weights : Lanczos.shifted(weights, -shift);
+            return Lanczos.shifted(weights, -shift);
         }
 
         float[] weights(int i) {

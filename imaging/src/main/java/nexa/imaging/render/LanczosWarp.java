@@ -120,15 +120,20 @@ final class LanczosWarp {
             }
         }
 
-        /** The part of the photo. The caller closes it. */
-        Mat part() {
-            try (Rect inside = new Rect(columns.inside(), rows.inside(), columns.countInside(), rows.countInside());
-                    Mat own = new Mat(photo, inside);
-                    Scalar nothing = new Scalar(0, 0, 0, 0)) {
+        /** What of the part lies in the photo. The caller closes it. */
+        Mat inside() {
+            try (Rect inside = new Rect(columns.inside(), rows.inside(), columns.countInside(), rows.countInside())) {
+                return new Mat(photo, inside);
+            }
+        }
+
+        /** The whole part, of what of it lies in the photo. The caller closes it. */
+        Mat part(Mat inside) {
+            try (Scalar nothing = new Scalar(0, 0, 0, 0)) {
                 return ClosedOnThrow.filled(
                         new Mat(),
                         part -> opencv_core.copyMakeBorder(
-                                own,
+                                inside,
                                 part,
                                 rows.before(),
                                 rows.behind(),
@@ -211,11 +216,13 @@ final class LanczosWarp {
     /** A channel of the part of the photo that a tile is made of. */
     private static float[] plane(Taps taps, int channel) {
         float[] plane = new float[taps.columns.count() * taps.rows.count()];
-        try (Mat part = taps.part();
+        try (Mat inside = taps.inside();
                 Mat own = new Mat();
                 Mat values = new Mat()) {
-            opencv_core.extractChannel(part, own, channel);
-            own.convertTo(values, opencv_core.CV_32F);
+            opencv_core.extractChannel(inside, own, channel);
+            try (Mat part = taps.part(own)) {
+                part.convertTo(values, opencv_core.CV_32F);
+            }
             try (FloatPointer all = new FloatPointer(values.data())) {
                 all.get(plane);
             }
@@ -270,7 +277,8 @@ final class LanczosWarp {
             packed = new long[width * taps.rows.count()];
         }
         byte[] row = new byte[width * PackedColours.COUNT];
-        try (Mat part = taps.part()) {
+        try (Mat inside = taps.inside();
+                Mat part = taps.part(inside)) {
             for (int y = 0; y < taps.rows.count(); y++) {
                 try (BytePointer from = part.ptr(y)) {
                     from.get(row);

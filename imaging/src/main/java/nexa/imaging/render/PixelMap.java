@@ -6,9 +6,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nexa.core.format.PixelSize;
-import nexa.core.geometry.Angle;
 import nexa.core.geometry.Bounds;
-import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Lens;
 import nexa.core.shape.LensMap;
@@ -122,11 +120,6 @@ public sealed interface PixelMap permits AffineMap, ProjectiveMap, GridMap, Frin
     /** The same places for the part of the result that begins some pixels further right and down. */
     default PixelMap shifted(int across, int below) {
         return after(AffineMap.shift(new Point(across, below)));
-    }
-
-    /** How pixels lie in a crop in which this map leads to the photo. */
-    default LocalScale over(Crop crop, Angle angle) {
-        return LocalScale.over(this, crop, angle);
     }
 
     /** The map by which a channel of the photo is read. */

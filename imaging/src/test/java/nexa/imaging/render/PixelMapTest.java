@@ -71,20 +71,20 @@ class PixelMapTest {
     void itIsKnownHowPixelsLieInACrop() {
         PixelMap wider = new AffineMap(new Point(0, 0), new Point(2, 0), new Point(0, 0.5));
         Crop half = new Crop(new Point(150, 115), new Size(160, 120));
-        LocalScale drawn = wider.over(half, Angle.NONE);
+        LocalScale drawn = LocalScale.over(wider, half, Angle.NONE);
         assertThat(drawn.most()).isCloseTo(2, within(1e-9));
         assertThat(drawn.least()).isCloseTo(0.5, within(1e-9));
         assertThat(drawn.turn()).isCloseTo(0, within(1e-9));
         for (double degrees : new double[] {7, -7, 44}) {
-            LocalScale turned = PixelMap.SAME.over(half, new Angle(degrees));
+            LocalScale turned = LocalScale.over(PixelMap.SAME, half, new Angle(degrees));
             assertThat(turned.most()).isCloseTo(1, within(1e-9));
             assertThat(turned.least()).isCloseTo(1, within(1e-9));
             assertThat(turned.turn()).isCloseTo(Math.abs(degrees), within(1e-9));
         }
-        LocalScale tilted = TILTED.over(CROP, ANGLE);
+        LocalScale tilted = LocalScale.over(TILTED, CROP, ANGLE);
         assertThat(tilted.most()).isBetween(1.0, 1.2);
         assertThat(tilted.least()).isBetween(0.8, tilted.most());
-        LocalScale grid = new GridMap(TILTED::at, 16, 0.02).over(CROP, ANGLE);
+        LocalScale grid = LocalScale.over(new GridMap(TILTED::at, 16, 0.02), CROP, ANGLE);
         assertThat(grid.most()).isCloseTo(tilted.most(), within(1e-9));
     }
 
