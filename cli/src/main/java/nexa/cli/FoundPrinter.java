@@ -1,5 +1,6 @@
 package nexa.cli;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -12,6 +13,8 @@ import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
@@ -115,6 +118,10 @@ final class FoundPrinter {
         return found instanceof FoundTrim border ? border.confidence() : ((FoundSubject) found).confidence();
     }
 
+    private static ArrayNode put(ArrayNode node, Point place) {
+        return node.add(place.x()).add(place.y());
+    }
+
     private static void putPlace(String name, Optional<Found> found, ObjectNode node) {
         if (found.isEmpty()) {
             node.putNull(name);
@@ -128,8 +135,16 @@ final class FoundPrinter {
         } else if (found.get() instanceof FoundSubject known) {
             Subject subject = known.subject().orElseThrow();
             ObjectNode spot = node.putObject(name);
-            spot.putArray("at").add(subject.at().x()).add(subject.at().y());
+            put(spot.putArray("at"), subject.at());
             spot.put("radius", subject.radius().orElseThrow());
+            Bounds box = subject.box();
+            put(put(spot.putArray("box"), box.least()), box.most());
+            spot.put("kind", reason(known));
+            subject.eyes().ifPresent(eyes -> {
+                ArrayNode both = spot.putArray("eyes");
+                put(both.addArray(), subject.at().plus(eyes.one()));
+                put(both.addArray(), subject.at().plus(eyes.other()));
+            });
         }
     }
 }

@@ -120,7 +120,7 @@ class FindCommandTest {
                     .isZero();
         }
         JsonNode alone = find(NexaCommand.SOME_FAILED, "--what", "subject").get("fern-0153.jpg");
-        assertThat(alone.get("reason").asText()).isEqualTo("stands-out");
+        assertThat(alone.get("reason").asText()).isEqualTo("thing");
         assertThat(alone.get("confidence").asDouble()).isBetween(0.3, 1.0);
         assertThat(alone.has("trim")).isFalse();
     }

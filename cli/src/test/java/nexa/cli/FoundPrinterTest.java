@@ -6,13 +6,15 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import nexa.cli.FindCommand.What;
 import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
+import nexa.core.shoot.Eyes;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
 import org.junit.jupiter.api.Test;
@@ -24,7 +26,7 @@ class FoundPrinterTest {
             new FoundLevel(Certainty.LIKELY, FoundLevel.Reason.HORIZON, -1.25, 0.05, List.of());
     private static final FoundTrim BORDER =
             new FoundTrim(FoundTrim.Reason.PLAIN_SIDES, new Trim(0, 0.1, 0, 0.125), 0.8);
-    private static final FoundSubject NONE = new FoundSubject(FoundSubject.Reason.SEVERAL_ALIKE, Optional.empty(), 0.2);
+    private static final FoundSubject NONE = FoundSubject.none(FoundSubject.Reason.SEVERAL_ALIKE, 0.2);
 
     @Test
     void aLineTellsEachThing() {
@@ -55,13 +57,21 @@ class FoundPrinterTest {
 
     @Test
     void askedForOneThingReasonAndConfidenceAreItsOwn() {
-        Subject spot = new Subject(new Point(0.25, 0.5), OptionalDouble.of(0.125));
-        FoundSubject face = new FoundSubject(FoundSubject.Reason.FACE, Optional.of(spot), 0.9);
+        Subject spot = Subject.around(
+                        new Point(0.25, 0.5),
+                        new Bounds(new Point(0.125, 0.375), new Point(0.375, 0.625)),
+                        new Size(600, 600))
+                .withEyes(Optional.of(new Eyes(
+                        new Point(-0.0625, -0.0625), new Point(0.0625, -0.0625), Optional.of(new Point(0, 0)))));
+        FoundSubject face = new FoundSubject(FoundSubject.Named.persons(1), Optional.of(spot), 0.9);
         JsonNode told =
                 new FoundPrinter("a.jpg", "unreadable", List.of(What.SUBJECT), Map.of(What.SUBJECT, face)).json();
         assertThat(told.get("subject").get("at").get(0).asDouble()).isEqualTo(0.25);
         assertThat(told.get("subject").get("radius").asDouble()).isEqualTo(0.125);
-        assertThat(told.get("reason").asText()).isEqualTo("face");
+        assertThat(told.get("subject").get("box").toString()).isEqualTo("[0.125,0.375,0.375,0.625]");
+        assertThat(told.get("subject").get("kind").asText()).isEqualTo("person");
+        assertThat(told.get("subject").get("eyes").toString()).isEqualTo("[[0.1875,0.4375],[0.3125,0.4375]]");
+        assertThat(told.get("reason").asText()).isEqualTo("person");
         assertThat(told.get("confidence").asDouble()).isEqualTo(0.9);
         JsonNode level = new FoundPrinter("a.jpg", "unreadable", List.of(What.LEVEL), Map.of(What.LEVEL, LEVEL)).json();
         assertThat(level.has("confidence")).as("levels have an uncertainty").isFalse();

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import nexa.core.format.Format;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
+import nexa.core.shoot.Edit;
+import nexa.core.shoot.Eyes;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import org.junit.jupiter.api.Test;
 
 class EaselTest extends EaselWindowTest {
@@ -143,6 +147,64 @@ class EaselTest extends EaselWindowTest {
         rightClickOn(stage.getCenterX(), stage.getCenterY()).clickOn("Put the subject on the nearest crossing");
         Point subject = photo().subject().orElseThrow().in(photo().space());
         waitFor(() -> isOnThird(crop().placeOf(subject, photo().angle())));
+    }
+
+    @Test
+    void aFoundSubjectHasABoxWhoseSidesAreDraggedAndEyesThatArePutUp() {
+        dragBy("#handle-bottom_right", -320, -240);
+        Eyes found = new Eyes(new Point(-0.02, -0.1), new Point(0.02, -0.1), Optional.empty());
+        interact(() -> session()
+                .edit(
+                        Edit.Kind.SUBJECT,
+                        shoot -> shoot.with(
+                                photo().file(), photo -> photo.withSubject(Optional.of(person(photo, found))))));
+        waitFor(() -> lookup(".subject-ring.subject-box").query().isVisible());
+        awaitStill();
+        Bounds box = placeOf(".subject-ring.subject-box");
+        double before = eyes();
+        push(KeyCode.P);
+        waitFor(() -> words().stream().anyMatch(text -> text.startsWith("Drag a side of its box")));
+        drag(box.getMaxX() - 1, box.getCenterY(), MouseButton.PRIMARY)
+                .moveBy(40, 5)
+                .drop();
+        waitFor(() -> placeOf(".subject-ring.subject-box").getWidth() > box.getWidth() + 30);
+        Bounds wider = placeOf(".subject-ring.subject-box");
+        assertThat(wider.getWidth()).isCloseTo(box.getWidth() + 40, within(2.0));
+        assertThat(wider.getHeight()).isCloseTo(box.getHeight(), within(1.0));
+        assertThat(wider.getMinX()).isCloseTo(box.getMinX(), within(1.0));
+        assertThat(eyes()).as("the eyes stay where they are on the photo").isCloseTo(before, within(1e-6));
+
+        push(KeyCode.P);
+        push(KeyCode.P);
+        waitFor(() -> Math.abs(eyesInCrop() - 1.0 / 3) < 1e-6);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> Math.abs(eyesInCrop() - 1.0 / 3) > 1e-3);
+        Bounds stage = placeOf(".stage");
+        rightClickOn(stage.getCenterX(), stage.getCenterY()).clickOn("Eyes on the upper third");
+        waitFor(() -> Math.abs(eyesInCrop() - 1.0 / 3) < 1e-6);
+    }
+
+    private static Subject person(Photo photo, Eyes eyes) {
+        nexa.core.geometry.Bounds box = new nexa.core.geometry.Bounds(new Point(0.45, 0.35), new Point(0.55, 0.65));
+        return Subject.around(box.middle(), box, photo.size()).withEyes(Optional.of(eyes));
+    }
+
+    private double eyes() {
+        return photo().subject()
+                .orElseThrow()
+                .eyesIn(photo().space())
+                .orElseThrow()
+                .middle()
+                .y();
+    }
+
+    private double eyesInCrop() {
+        Point middle = photo().subject()
+                .orElseThrow()
+                .eyesIn(photo().space())
+                .orElseThrow()
+                .middle();
+        return crop().placeOf(middle, photo().angle()).y();
     }
 
     private static boolean isOnThird(Point place) {

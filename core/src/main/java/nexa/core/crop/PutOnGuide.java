@@ -17,8 +17,7 @@ public final class PutOnGuide {
     /** A line that is nearly level or upright on screen, by its middle, onto the nearest third or golden section. */
     public static Crop line(Outline outline, Crop crop, Segment line) {
         Point way = outline.angle().toScreen(line.to().minus(line.from()));
-        Point middle = line.from().plus(line.to()).times(0.5);
-        Point place = crop.placeOf(middle, outline.angle());
+        Point place = crop.placeOf(line.middle(), outline.angle());
         boolean isLevel = Math.abs(way.x()) >= Math.abs(way.y());
         Point shares = isLevel
                 ? new Point(0, place.y() - nearest(place.y(), THIRDS_AND_SECTIONS))
@@ -33,6 +32,12 @@ public final class PutOnGuide {
                 outline,
                 crop,
                 new Point(place.x() - nearest(place.x(), THIRDS), place.y() - nearest(place.y(), THIRDS)));
+    }
+
+    /** A point of the photo, such as the middle between eyes, onto the line of the upper third; it stays where it is across. */
+    public static Crop upperThird(Outline outline, Crop crop, Point inPhoto) {
+        Point place = crop.placeOf(inPhoto, outline.angle());
+        return slide(outline, crop, new Point(0, place.y() - THIRD));
     }
 
     private static Crop slide(Outline outline, Crop crop, Point shares) {

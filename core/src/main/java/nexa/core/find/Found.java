@@ -3,7 +3,7 @@ package nexa.core.find;
 /** Something that was found in a photo, or that nothing was. */
 public sealed interface Found extends Answer permits FoundLevel, FoundTrim, FoundSubject, FoundPerspective {
     /** Rises when anything is found another way: what was found before does not count then. */
-    int FINDER = 2;
+    int FINDER = 3;
 
     /** From this confidence on something is sure. */
     double SURE = 0.5;

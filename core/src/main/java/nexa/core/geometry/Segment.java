@@ -21,6 +21,10 @@ public record Segment(Point from, Point to) {
         return new Segment(move.apply(from), move.apply(to));
     }
 
+    public Point middle() {
+        return from.plus(to).times(0.5);
+    }
+
     public double length() {
         return from.distance(to);
     }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.find.Found;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
@@ -15,8 +17,8 @@ import nexa.core.shoot.Subject;
 
 /**
  * Proposes crops of a photo: many are tried, scored by what is seen in them, and the best that differ are told, the best first.
- * The same photo and scene always give the same ones. A subject that was marked stands above what was found, and no proposal
- * cuts it if any crop can hold it.
+ * The same photo and scene always give the same ones. A subject that was marked stands above what was found. No proposal cuts
+ * it, or one that is surely found, if any crop can hold it; where none can, none cuts a head, if that can be had.
  */
 public final class CropProposer {
     /** Widths that are tried, as shares of the largest crop's. */
@@ -41,7 +43,6 @@ public final class CropProposer {
     private final ScreenMap map;
     private final Optional<Scene.Thing> thing;
     private final List<Double> edges;
-    private final boolean isMarked;
 
     /** One that was tried. */
     private record Tried(Crop crop, Bounds cells, CropScore score) {
@@ -66,7 +67,6 @@ public final class CropProposer {
         Plane plane = photo.plane();
         this.outline = isTrimmed ? photo.outline() : plane.outline(scene.mapped());
         this.map = new ScreenMap(scene, plane, outline);
-        this.isMarked = photo.subject().isPresent();
         this.thing = photo.subject()
                 .map(subject -> marked(subject, photo))
                 .or(() -> scene.thing().map(found -> found.in(plane)))
@@ -75,19 +75,20 @@ public final class CropProposer {
     }
 
     private static Scene.Thing marked(Subject subject, Photo photo) {
-        Point at = subject.in(photo.space());
-        double radius = subject.radiusIn(photo.space())
-                .orElse(USUAL_RADIUS * photo.size().shortSide());
-        return Scene.Thing.around(at, radius, 1);
+        boolean hasSize = subject.radius().isPresent() || subject.extent().isPresent();
+        Subject sized = hasSize
+                ? subject
+                : new Subject(subject.at(), OptionalDouble.of(USUAL_RADIUS), Optional.empty(), subject.eyes());
+        return Scene.Thing.of(sized, photo.space(), 1);
     }
 
     private Scene.Thing inCells(Scene.Thing inPlane) {
-        Bounds box = inPlane.box();
-        Point middle = map.toCells(box.middle());
-        // A box stays as large as it is: turned, it would take in what is beside it.
-        Point half = box.extent().times(0.5 / map.cell());
-        return new Scene.Thing(
-                map.toCells(inPlane.at()), new Bounds(middle.minus(half), middle.plus(half)), inPlane.confidence());
+        return inPlane.placed(map::toCells, box -> {
+            // Boxes stay as large as they are: turned, they would take in what is beside them.
+            Point middle = map.toCells(box.middle());
+            Point half = box.extent().times(0.5 / map.cell());
+            return new Bounds(middle.minus(half), middle.plus(half));
+        });
     }
 
     /**
@@ -97,13 +98,7 @@ public final class CropProposer {
      * @param most how many at most
      */
     public List<Proposal> propose(double ratio, int most) {
-        List<Tried> tried = tried(ratio);
-        if (isMarked) {
-            List<Tried> whole =
-                    tried.stream().filter(one -> holdsThing(one.cells())).toList();
-            tried = whole.isEmpty() ? tried : whole;
-        }
-        List<Tried> best = new ArrayList<>(tried);
+        List<Tried> best = new ArrayList<>(whole(tried(ratio)));
         best.sort(Comparator.comparingDouble(one -> -one.score().score()));
         List<Tried> picked = new ArrayList<>();
         for (double overlap : OVERLAPS) {
@@ -120,8 +115,24 @@ public final class CropProposer {
                 .toList();
     }
 
-    private boolean holdsThing(Bounds crop) {
-        Bounds box = thing.orElseThrow().box();
+    /** Those that cut nothing of what the photo surely is about, or no head; all, where there are none. */
+    private List<Tried> whole(List<Tried> tried) {
+        if (thing.isEmpty() || thing.get().confidence() < Found.SURE) {
+            return tried;
+        }
+        List<Tried> whole = tried.stream()
+                .filter(one -> holds(one.cells(), thing.get().box()))
+                .toList();
+        if (!whole.isEmpty()) {
+            return whole;
+        }
+        List<Tried> withHeads = tried.stream()
+                .filter(one -> thing.get().heads().stream().allMatch(head -> holds(one.cells(), head)))
+                .toList();
+        return withHeads.isEmpty() ? tried : withHeads;
+    }
+
+    private static boolean holds(Bounds crop, Bounds box) {
         return box.least().x() >= crop.least().x()
                 && box.least().y() >= crop.least().y()
                 && box.most().x() <= crop.most().x()
@@ -142,8 +153,18 @@ public final class CropProposer {
                     add(new Crop(map.toPlane(x + width / 2, y + height / 2), size), share, tried);
                 }
             }
+            thing.ifPresent(one -> addAround(one.box(), size, share, tried));
         }
         return tried;
+    }
+
+    /** One with a box in its middle, or as near to that as the photo lets it: what hardly fits lies between the steps. */
+    private void addAround(Bounds box, Size size, double share, List<Tried> tried) {
+        Point half = new Point(size.width(), size.height()).times(0.5 / map.cell());
+        Point middle = box.middle();
+        double x = Math.max(half.x(), Math.min(map.width() - half.x(), middle.x()));
+        double y = Math.max(half.y(), Math.min(map.height() - half.y(), middle.y()));
+        add(new Crop(map.toPlane(x, y), size), share, tried);
     }
 
     /** Where a crop may begin, from one end to the other. */

@@ -12,6 +12,8 @@ final class CropScore {
     private static final double[] THIRDS = {1 / 3.0, 2 / 3.0};
     private static final double[] SECTIONS = {0.381966, 0.618034};
     private static final double[] MIDDLE = {0.5};
+    private static final double[] UPPER_THIRD = {1 / 3.0};
+    private static final double[] UPPER_SECTION = {0.381966};
 
     /** Less of all that stands out is not enough. */
     private static final double LEAST_KEPT = 0.35;
@@ -142,8 +144,8 @@ final class CropScore {
     }
 
     private boolean addThing(Scene.Thing about) {
-        double u = (about.at().x() - crop.least().x()) / width;
-        double v = (about.at().y() - crop.least().y()) / height;
+        double u = (about.anchor().x() - crop.least().x()) / width;
+        double v = (about.anchor().y() - crop.least().y()) / height;
         if (u < AT_SIDE || u > 1 - AT_SIDE || v < AT_SIDE || v > 1 - AT_SIDE) {
             return false;
         }
@@ -151,7 +153,7 @@ final class CropScore {
         double fills = Math.max(box.x() / width, box.y() / height);
         boolean isBig = box.x() / width > 0.5 || box.y() / height > 0.62;
         double across = addAcross(u, isBig);
-        double down = addDown(v, isBig);
+        double down = about.eyes().isPresent() ? addEyes(v) : addDown(v, isBig);
         double sure = about.confidence();
         score += sure * (0.62 * across + 0.38 * down);
         score -= 1.4 * cut(about.box()) * (0.4 + 0.6 * sure);
@@ -186,6 +188,19 @@ final class CropScore {
         double best = Math.max(third, Math.max(section, middle));
         if (third > 0.66 && third >= section) {
             say(v < 0.5 ? Reason.SUBJECT_UPPER_THIRD : Reason.SUBJECT_LOWER_THIRD, 0.3 * best);
+        }
+        return best;
+    }
+
+    /** Eyes look well on an upper guide only. */
+    private double addEyes(double v) {
+        double third = near(v, UPPER_THIRD, 0.08);
+        double section = near(v, UPPER_SECTION, 0.07);
+        double best = Math.max(Math.max(third, section), 0.6 * near(v, MIDDLE, 0.08));
+        if (third > 0.66 && third >= section) {
+            say(Reason.EYES_UPPER_THIRD, 0.5 * best);
+        } else if (section > 0.66) {
+            say(Reason.EYES_UPPER_SECTION, 0.5 * best);
         }
         return best;
     }

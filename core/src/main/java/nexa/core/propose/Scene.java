@@ -7,7 +7,9 @@ import nexa.core.find.SalientMap;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Subject;
 
 /**
  * What is seen in a photo, all places in the photo's pixels as it is seen before its angle.
@@ -22,24 +24,71 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
     /**
      * Something that the photo is about.
      *
-     * @param at the point that is put on a guide
+     * @param at the point that marks it
      * @param box around nearly all of it
      * @param confidence how likely it is the subject, 0 … 1
+     * @param eyes the middle of its eyes, if it has any
+     * @param heads the boxes around its heads
      */
-    public record Thing(Point at, Bounds box, double confidence) {
+    public record Thing(Point at, Bounds box, double confidence, Optional<Point> eyes, List<Bounds> heads) {
+        /** A head reaches so far around the middle of the eyes, as a share of the way between them. */
+        private static final double HEAD = 1.5;
 
-        /** A round one. */
-        public static Thing around(Point at, double radius, double confidence) {
-            Point reach = new Point(radius, radius);
-            return new Thing(at, new Bounds(at.minus(reach), at.plus(reach)), confidence);
+        public Thing {
+            heads = List.copyOf(heads);
         }
 
-        /** The same in the plane of the photo's crops. */
+        /** One without eyes. */
+        public Thing(Point at, Bounds box, double confidence) {
+            this(at, box, confidence, Optional.empty(), List.of());
+        }
+
+        /** What a subject marks, in the plane of a photo. */
+        public static Thing of(Subject subject, PhotoSpace space, double confidence) {
+            Point at = subject.in(space);
+            Bounds reach = subject.reachIn(space);
+            Bounds box = new Bounds(at.plus(reach.least()), at.plus(reach.most()));
+            Optional<Segment> eyes = subject.eyesIn(space);
+            return new Thing(
+                    at,
+                    box,
+                    confidence,
+                    eyes.map(Segment::middle),
+                    eyes.map(Thing::head).stream().toList());
+        }
+
+        private static Bounds head(Segment eyes) {
+            double reach = HEAD * eyes.length();
+            Point around = new Point(reach, reach);
+            return new Bounds(eyes.middle().minus(around), eyes.middle().plus(around));
+        }
+
+        public Thing withHeads(List<Bounds> newHeads) {
+            return new Thing(at, box, confidence, eyes, newHeads);
+        }
+
+        /** The point that is put on a guide: the eyes, or where it is marked. */
+        Point anchor() {
+            return eyes.orElse(at);
+        }
+
+        /** The same with its places elsewhere. */
+        Thing placed(UnaryOperator<Point> place, UnaryOperator<Bounds> placeBox) {
+            return new Thing(
+                    place.apply(at),
+                    placeBox.apply(box),
+                    confidence,
+                    eyes.map(place),
+                    heads.stream().map(placeBox).toList());
+        }
+
+        /** The same in the plane of the photo's crops; boxes stay upright. */
         Thing in(Plane plane) {
-            double scale = plane.scaleAt(at);
-            Point placed = plane.toPlane(at);
-            UnaryOperator<Point> moved = corner -> placed.plus(corner.minus(at).times(scale));
-            return new Thing(placed, new Bounds(moved.apply(box.least()), moved.apply(box.most())), confidence);
+            return placed(plane::toPlane, one -> {
+                Point middle = plane.toPlane(one.middle());
+                Point half = one.extent().times(plane.scaleAt(one.middle()) / 2);
+                return new Bounds(middle.minus(half), middle.plus(half));
+            });
         }
     }
 
@@ -61,7 +110,7 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
         return new Scene(
                 map,
                 placeBox.apply(mapped),
-                thing.map(one -> new Thing(place.apply(one.at()), placeBox.apply(one.box()), one.confidence())),
+                thing.map(one -> one.placed(place, placeBox)),
                 edges.stream()
                         .map(edge -> new Segment(place.apply(edge.from()), place.apply(edge.to())))
                         .toList());

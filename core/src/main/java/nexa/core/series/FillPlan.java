@@ -62,9 +62,21 @@ public record FillPlan(Photo photo, Margins margins, Beyond beyond, Optional<Str
         return beyond.spared().or(photo::subject);
     }
 
-    /** How far around its middle something is spared, in the photo's pixels. */
+    /** How far around its middle something without an extent is spared, in the photo's pixels. */
     public static double radius(Subject spared, Size photo) {
         return spared.radius().orElse(USUAL_RADIUS) * photo.shortSide();
+    }
+
+    /** The box around what is spared, in the photo's pixels. */
+    public static Bounds around(Subject spared, Photo photo) {
+        if (spared.extent().isPresent()) {
+            Bounds box = spared.box();
+            return new Bounds(photo.space().inPhoto(box.least()), photo.space().inPhoto(box.most()));
+        }
+        Point middle = photo.space().inPhoto(spared.at());
+        double radius = radius(spared, photo.size());
+        Point around = new Point(radius, radius);
+        return new Bounds(middle.minus(around), middle.plus(around));
     }
 
     /** The part of the photo that is not stretched, in its pixels. */
@@ -75,10 +87,8 @@ public record FillPlan(Photo photo, Margins margins, Beyond beyond, Optional<Str
             Point outer = part.extent().times(OUTER);
             return new Bounds(part.least().plus(outer), part.most().minus(outer));
         }
-        Point middle = photo.space().inPhoto(spared.get().at());
-        double radius = radius(spared.get(), photo.size());
-        Point around = new Point(radius, radius);
-        return new Bounds(within(middle.minus(around), part), within(middle.plus(around), part));
+        Bounds around = around(spared.get(), photo);
+        return new Bounds(within(around.least(), part), within(around.most(), part));
     }
 
     private static Point within(Point point, Bounds part) {

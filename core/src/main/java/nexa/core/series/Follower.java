@@ -75,19 +75,35 @@ final class Follower {
         if (!carry.contains(Carry.TIGHTNESS) && own.isPresent()) {
             return Size.ofArea(own.get().size().area(), ratio);
         }
+        OptionalDouble shortSide = shortSide();
+        if (shortSide.isEmpty()) {
+            return untouched.size().times(lead.cover());
+        }
+        double side = shortSide.getAsDouble();
+        return ratio >= 1 ? new Size(side * ratio, side) : new Size(side, side / ratio);
+    }
+
+    /** By which the subject takes as much of the crop as the lead's does: by its eyes where both can be measured so. */
+    private OptionalDouble shortSide() {
+        OptionalDouble apart = subject.map(SubjectSpot::eyesApart).orElse(OptionalDouble.empty());
+        if (lead.eyesShare().isPresent() && apart.isPresent()) {
+            return OptionalDouble.of(apart.getAsDouble() / lead.eyesShare().getAsDouble());
+        }
         OptionalDouble radius = subject.map(SubjectSpot::radius).orElse(OptionalDouble.empty());
         if (lead.share().isPresent() && radius.isPresent()) {
-            double shortSide = 2 * radius.getAsDouble() / lead.share().getAsDouble();
-            return ratio >= 1 ? new Size(shortSide * ratio, shortSide) : new Size(shortSide, shortSide / ratio);
+            return OptionalDouble.of(2 * radius.getAsDouble() / lead.share().getAsDouble());
         }
-        return untouched.size().times(lead.cover());
+        return OptionalDouble.empty();
     }
 
     private Point centre(Size size) {
         if (carry.contains(Carry.SUBJECT) && lead.subject().isPresent() && subject.isPresent()) {
-            Point way = lead.subject().get().minus(new Point(0.5, 0.5));
+            Optional<Point> eyes = subject.get().eyesMiddle();
+            boolean isByEyes = lead.eyes().isPresent() && eyes.isPresent();
+            Point place = isByEyes ? lead.eyes().get() : lead.subject().get();
+            Point way = place.minus(new Point(0.5, 0.5));
             Point inPhoto = outline.angle().toPhoto(new Point(way.x() * size.width(), way.y() * size.height()));
-            return subject.get().at().minus(inPhoto);
+            return (isByEyes ? eyes.get() : subject.get().at()).minus(inPhoto);
         }
         boolean keepsOwn = !carry.contains(Carry.POSITION) && !carry.contains(Carry.SUBJECT);
         if (keepsOwn && own.isPresent()) {

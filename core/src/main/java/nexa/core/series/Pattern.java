@@ -16,9 +16,18 @@ import nexa.core.geometry.Size;
  * @param place where it lies in the room it has, 0 … 1 both ways where it fits
  * @param subject where the lead's subject lies in the crop, 0 … 1 inside it
  * @param share how much of the crop's short side the subject's diameter takes
+ * @param eyes where the middle of the subject's eyes lies in the crop
+ * @param eyesShare how much of the crop's short side lies between the eyes, where they can be measured by
  */
 record Pattern(
-        boolean isFlipped, double ratio, double cover, Point place, Optional<Point> subject, OptionalDouble share) {
+        boolean isFlipped,
+        double ratio,
+        double cover,
+        Point place,
+        Optional<Point> subject,
+        OptionalDouble share,
+        Optional<Point> eyes,
+        OptionalDouble eyesShare) {
 
     static Pattern of(Outline outline, Crop crop, Optional<SubjectSpot> subject, boolean isFlipped) {
         Size size = crop.size();
@@ -32,8 +41,12 @@ record Pattern(
                 size.width() / untouched.size().width(),
                 new Point(0.5 + off.x() / room.x(), 0.5 + off.y() / room.y()),
                 subject.map(spot -> crop.placeOf(spot.at(), outline.angle())),
-                subject.isPresent() && subject.get().radius().isPresent()
-                        ? OptionalDouble.of(2 * subject.get().radius().getAsDouble() / size.shortSide())
-                        : OptionalDouble.empty());
+                share(subject.map(SubjectSpot::radius).orElse(OptionalDouble.empty()), 2 / size.shortSide()),
+                subject.flatMap(SubjectSpot::eyesMiddle).map(middle -> crop.placeOf(middle, outline.angle())),
+                share(subject.map(SubjectSpot::eyesApart).orElse(OptionalDouble.empty()), 1 / size.shortSide()));
+    }
+
+    private static OptionalDouble share(OptionalDouble length, double times) {
+        return length.isPresent() ? OptionalDouble.of(length.getAsDouble() * times) : length;
     }
 }

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
 import nexa.core.format.PixelSize;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
@@ -118,18 +119,16 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
         return asked.width() > there.width() + 0.5 || asked.height() > there.height() + 0.5;
     }
 
-    /** Whether the subject lies outside the crop, or its circle is cut by the crop's edge. */
+    /** Whether the subject lies outside the crop, or its circle or box is cut by the crop's edge. */
     boolean cutsSubject() {
         return SubjectSpot.of(photo)
                 .map(spot -> {
                     Point place = crop.placeOf(spot.at(), photo.angle());
-                    double radius = spot.radius().orElse(0);
-                    double across = radius / crop.size().width();
-                    double down = radius / crop.size().height();
-                    boolean isIn = place.x() >= across
-                            && place.x() <= 1 - across
-                            && place.y() >= down
-                            && place.y() <= 1 - down;
+                    Bounds reach = spot.reach();
+                    boolean isIn = place.x() + reach.least().x() / crop.size().width() >= 0
+                            && place.x() + reach.most().x() / crop.size().width() <= 1
+                            && place.y() + reach.least().y() / crop.size().height() >= 0
+                            && place.y() + reach.most().y() / crop.size().height() <= 1;
                     return !isIn;
                 })
                 .orElse(false);

@@ -14,6 +14,7 @@ import nexa.core.shoot.Photo;
 import nexa.core.shoot.Placement;
 import nexa.core.shoot.Shoot;
 import nexa.core.shoot.ShootDraft;
+import nexa.core.shoot.Subject;
 import nexa.core.shoot.Tune;
 import nexa.core.shoot.Wish;
 
@@ -93,7 +94,7 @@ public enum Reorient {
         for (Format format : formats) {
             if (photo.crops().containsKey(format.id())) {
                 CropEntry entry = quarter(turned.entry(format.id()), turned, format);
-                turned = turned.withEntry(format.id(), moved(entry, Reorient::quarter));
+                turned = turned.withEntry(format.id(), moved(entry, Subject::turnedRight));
             }
         }
         return turned;
@@ -101,14 +102,13 @@ public enum Reorient {
 
     /** The photo alone, its crops as they were. */
     private static Photo quarter(Photo photo) {
-        return photo.withPreparation(photo.preparation().turnedRight())
-                .movingSubject(spot -> spot.movedTo(quarter(spot.at())));
+        return photo.withPreparation(photo.preparation().turnedRight()).movingSubject(Subject::turnedRight);
     }
 
     /** An entry with what is spared of the photo where that comes to lie. */
-    private static CropEntry moved(CropEntry entry, UnaryOperator<Point> move) {
-        return entry.withBeyond(entry.beyond()
-                .withSpared(entry.beyond().spared().map(spot -> spot.movedTo(move.apply(spot.at())))));
+    private static CropEntry moved(CropEntry entry, UnaryOperator<Subject> move) {
+        return entry.withBeyond(
+                entry.beyond().withSpared(entry.beyond().spared().map(move)));
     }
 
     private static CropEntry quarter(CropEntry entry, Photo turned, Format format) {
@@ -139,10 +139,9 @@ public enum Reorient {
     }
 
     private static Photo mirrored(Photo photo) {
-        Photo turned = photo.withPreparation(photo.preparation().mirrored())
-                .movingSubject(spot -> spot.movedTo(mirrored(spot.at())));
+        Photo turned = photo.withPreparation(photo.preparation().mirrored()).movingSubject(Subject::mirrored);
         for (Map.Entry<String, CropEntry> entry : photo.crops().entrySet()) {
-            turned = turned.withEntry(entry.getKey(), moved(mirrored(entry.getValue()), Reorient::mirrored));
+            turned = turned.withEntry(entry.getKey(), moved(mirrored(entry.getValue()), Subject::mirrored));
         }
         return turned;
     }

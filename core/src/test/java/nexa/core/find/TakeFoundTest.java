@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import nexa.core.format.PixelSize;
 import nexa.core.geometry.Bounds;
@@ -21,8 +20,9 @@ import org.junit.jupiter.api.Test;
 
 /** What is believed of what was measured, and what taking it does. */
 class TakeFoundTest {
-    private static final Subject SPOT = new Subject(new Point(0.3, 0.4), OptionalDouble.of(0.1));
-    private static final FoundSubject SURE = new FoundSubject(FoundSubject.Reason.STANDS_OUT, Optional.of(SPOT), 0.8);
+    private static final Subject SPOT = Subject.around(
+            new Point(0.3, 0.4), new Bounds(new Point(0.2, 0.3), new Point(0.4, 0.5)), new Size(600, 400));
+    private static final FoundSubject SURE = new FoundSubject(FoundSubject.Named.STANDS_OUT, Optional.of(SPOT), 0.8);
     private static final FoundTrim BORDER =
             new FoundTrim(FoundTrim.Reason.PLAIN_SIDES, new Trim(0.1, 0.1, 0.1, 0.1), 0.95);
 
@@ -33,7 +33,7 @@ class TakeFoundTest {
     @Test
     void onlyWhatIsSureIsUsualAndNothingThatWasSaidByHand() {
         assertThat(TakeFound.isUsual(photo("a.jpg"), SURE)).isTrue();
-        FoundSubject likely = new FoundSubject(FoundSubject.Reason.STANDS_OUT, Optional.of(SPOT), 0.4);
+        FoundSubject likely = new FoundSubject(FoundSubject.Named.STANDS_OUT, Optional.of(SPOT), 0.4);
         assertThat(TakeFound.isUsual(photo("a.jpg"), likely)).isFalse();
         assertThat(TakeFound.isUsual(photo("a.jpg").withSubject(Optional.of(SPOT)), SURE))
                 .isFalse();
@@ -76,36 +76,5 @@ class TakeFoundTest {
                         Side.TOP, side(80, 0.9, 0), Side.BOTTOM, side(80, 0.9, 0), Side.LEFT, side(80, 0.35, 0))))
                 .as("hard to see beside a dark picture")
                 .contains(Side.LEFT);
-    }
-
-    private static SalientRegion region(double second, double touch, double weight) {
-        Bounds box = new Bounds(new Point(0.3, 0.3), new Point(0.5, 0.6));
-        return new SalientRegion(new Point(0.4, 0.45), box, 0.15, 0.7, 0.1, 0.08, weight, second, touch, 0);
-    }
-
-    @Test
-    void aSubjectIsClaimedWhereOneThingStandsOut() {
-        FoundSubject one = SubjectClaim.of(Optional.of(region(0, 0, 0.6)));
-        assertThat(one.certainty()).isEqualTo(Certainty.SURE);
-        assertThat(one.subject().orElseThrow().at()).isEqualTo(new Point(0.4, 0.45));
-        assertThat(SubjectClaim.of(Optional.of(region(0.95, 0, 0.3))).reason())
-                .isEqualTo(FoundSubject.Reason.SEVERAL_ALIKE);
-        assertThat(SubjectClaim.of(Optional.of(region(0, 0.3, 0.6))).reason()).isEqualTo(FoundSubject.Reason.AT_EDGE);
-        assertThat(SubjectClaim.of(Optional.empty()).reason()).isEqualTo(FoundSubject.Reason.NOTHING_STANDS_OUT);
-    }
-
-    @Test
-    void severalFacesAreOneSubjectAroundAllOfThem() {
-        Bounds one = new Bounds(new Point(100, 100), new Point(140, 140));
-        Bounds other = new Bounds(new Point(300, 120), new Point(340, 160));
-        FoundSubject found = SubjectClaim.of(List.of(one, other), new Size(600, 400));
-        assertThat(found.reason()).isEqualTo(FoundSubject.Reason.FACES);
-        assertThat(found.subject().orElseThrow())
-                .isEqualTo(new Subject(new Point(220 / 600.0, 130 / 400.0), OptionalDouble.of(0.3)));
-        assertThat(SubjectClaim.of(List.of(one), new Size(600, 400))
-                        .subject()
-                        .orElseThrow()
-                        .radius())
-                .hasValue(30 / 400.0);
     }
 }

@@ -150,4 +150,54 @@ class CropProposerTest {
                 .allSatisfy(proposal -> assertThat(PHOTO.outline().contains(proposal.crop(), 1e-6))
                         .isTrue());
     }
+
+    /** A person in the middle of the photo, with eyes in the upper part. */
+    private static Scene person(Bounds box, double confidence) {
+        Point eyes =
+                new Point(box.middle().x(), box.least().y() + 0.1 * box.extent().y());
+        Point around = new Point(90, 110);
+        Scene.Thing thing = new Scene.Thing(
+                box.middle(),
+                box,
+                confidence,
+                Optional.of(eyes),
+                List.of(new Bounds(eyes.minus(around), eyes.plus(around))));
+        Scene stands = scene(box.middle(), 250);
+        return new Scene(stands.map(), ALL, Optional.of(thing), List.of());
+    }
+
+    private static boolean holds(Crop crop, Bounds box) {
+        return crop.placeOf(box.least(), Angle.NONE).x() >= -1e-9
+                && crop.placeOf(box.least(), Angle.NONE).y() >= -1e-9
+                && crop.placeOf(box.most(), Angle.NONE).x() <= 1 + 1e-9
+                && crop.placeOf(box.most(), Angle.NONE).y() <= 1 + 1e-9;
+    }
+
+    @Test
+    void whoIsSurelyFoundIsKeptWholeWhereACropCanHoldTheBody() {
+        Bounds body = new Bounds(new Point(1000, 150), new Point(1400, 1450));
+        for (double ratio : new double[] {0.8, 1, 16 / 9.0}) {
+            List<Proposal> proposals = new CropProposer(person(body, 0.8), PHOTO).propose(ratio, 8);
+            assertThat(proposals).isNotEmpty().allMatch(proposal -> holds(proposal.crop(), body));
+        }
+    }
+
+    @Test
+    void whereNoCropHoldsTheBodyItHoldsTheHeadWithTheEyesUp() {
+        Bounds body = new Bounds(new Point(800, 100), new Point(1600, 1600));
+        Scene scene = person(body, 0.8);
+        Bounds head = scene.thing().orElseThrow().heads().get(0);
+        Proposal first = new CropProposer(scene, PHOTO).propose(21 / 9.0, 8).get(0);
+        assertThat(holds(first.crop(), body)).isFalse();
+        assertThat(holds(first.crop(), head)).isTrue();
+    }
+
+    @Test
+    void eyesOnAnUpperGuideSpeakForACrop() {
+        Bounds body = new Bounds(new Point(1100, 500), new Point(1300, 1100));
+        assertThat(new CropProposer(person(body, 0.9), PHOTO)
+                        .propose(0.8, 8).stream().flatMap(proposal -> proposal.reasons().stream()))
+                .containsAnyOf(Reason.EYES_UPPER_THIRD, Reason.EYES_UPPER_SECTION)
+                .doesNotContain(Reason.SUBJECT_LOWER_THIRD);
+    }
 }

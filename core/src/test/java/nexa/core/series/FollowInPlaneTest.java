@@ -68,6 +68,6 @@ class FollowInPlaneTest {
                 : OptionalDouble.of(given.get("radius").asDouble() / photo.shortSide());
         Subject subject = new Subject(new Point(at.x() / photo.width(), at.y() / photo.height()), radius);
         PhotoSpace space = new PhotoSpace(photo, plane);
-        return Optional.of(new SubjectSpot(subject.in(space), subject.radiusIn(space)));
+        return Optional.of(SubjectSpot.of(subject, space));
     }
 }

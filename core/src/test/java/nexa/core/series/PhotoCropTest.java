@@ -107,7 +107,7 @@ class PhotoCropTest {
                 .to(led, List.of("other.jpg"))
                 .shoot();
         StepFromLead inStep = step(carried, "other.jpg");
-        assertThat(inStep.bySubject()).isTrue();
+        assertThat(inStep.place()).isEqualTo(StepFromLead.Place.SUBJECT);
         assertThat(inStep.distance()).isCloseTo(0, within(1e-9));
 
         Crop nudged = new Crops(carried)
@@ -119,7 +119,7 @@ class PhotoCropTest {
         assertThat(off.isOut()).isTrue();
 
         Shoot unmarked = carried.with("other.jpg", photo -> photo.withSubject(Optional.empty()));
-        assertThat(step(unmarked, "other.jpg").bySubject()).isFalse();
+        assertThat(step(unmarked, "other.jpg").place()).isEqualTo(StepFromLead.Place.CROP);
         assertThat(StepFromLead.of(new Crops(carried), carried.photo("lead.jpg"), carried.format("page")))
                 .as("a lead is measured against nobody")
                 .isEmpty();
@@ -141,18 +141,18 @@ class PhotoCropTest {
                 "other.jpg",
                 spot(0.6, 0.5, 0.2).orElseThrow());
         StepFromLead byPlace = step(carried, "other.jpg");
-        assertThat(byPlace.isBySight()).isFalse();
+        assertThat(byPlace.place()).isEqualTo(StepFromLead.Place.CROP);
         StepFromLead bySight = step(carried, "other.jpg", seen);
-        assertThat(bySight.isBySight()).isTrue();
+        assertThat(bySight.place()).isEqualTo(StepFromLead.Place.SEEN);
         assertThat(bySight.off().x()).as("300 px of 1600").isCloseTo(300 / 1600.0, within(1e-9));
         assertThat(bySight.tightness()).isEqualTo(byPlace.tightness());
         assertThat(step(carried, "other.jpg", Map.of("other.jpg", seen.get("other.jpg"))))
                 .as("seen in one of them only")
                 .isEqualTo(byPlace);
         Shoot marked = carried.with("lead.jpg", photo -> photo.withSubject(spot(0.5, 0.5, 0.2)));
-        assertThat(step(marked, "other.jpg", seen).isBySight()).isFalse();
+        assertThat(step(marked, "other.jpg", seen).place()).isNotEqualTo(StepFromLead.Place.SEEN);
         Shoot aboutNothing = carried.with("other.jpg", photo -> photo.withSubject(Optional.empty()));
-        assertThat(step(aboutNothing, "other.jpg", seen).isBySight()).isFalse();
+        assertThat(step(aboutNothing, "other.jpg", seen).place()).isNotEqualTo(StepFromLead.Place.SEEN);
     }
 
     private static Optional<Subject> spot(double x, double y, double radius) {

@@ -6,6 +6,7 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.ShootSession;
@@ -49,6 +50,9 @@ final class StageMenu {
                 item("spot.set", tools.subject()::mark)));
         if (session.photo().flatMap(Photo::subject).isPresent()) {
             items.add(item("spot.put", tools.subject()::putOnCrossing));
+            if (session.photo().flatMap(Photo::subject).flatMap(Subject::eyes).isPresent()) {
+                items.add(item("spot.eyes", tools.subject()::putEyesUp));
+            }
             items.add(item("spot.clear", tools.subject()::forget));
         }
         if (session.photo().filter(session::hasProblem).isPresent()) {

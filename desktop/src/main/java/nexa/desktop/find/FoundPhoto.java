@@ -18,6 +18,12 @@ record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, 
     /** What photos are shown together, in this order. */
     enum Group {
         SURE,
+        /** Subjects that are sure, by what they are. */
+        PERSON,
+        PEOPLE,
+        ANIMAL,
+        THING,
+        STANDS_OUT,
         LIKELY_LEVELS,
         LIKELY_BORDERS,
         LIKELY_UPRIGHTS,
@@ -53,7 +59,10 @@ record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, 
         if (isDone) {
             return Group.valueOf("DONE_" + what.name());
         }
-        return some.certainty() == Certainty.SURE ? Group.SURE : Group.valueOf("LIKELY_" + what.name());
+        if (some.certainty() != Certainty.SURE) {
+            return Group.valueOf("LIKELY_" + what.name());
+        }
+        return what == FindWhat.SUBJECTS ? Group.valueOf(some.reason().name()) : Group.SURE;
     }
 
     /** Whether there is anything to take. */

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
-import javafx.scene.shape.Circle;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
@@ -31,17 +30,17 @@ final class FoundPicture extends StackPane {
     private final Thumb thumb;
     private final Path halo = new Path();
     private final Path lines = new Path();
-    private final Circle ringHalo = new Circle();
-    private final Circle ring = new Circle();
-    private final Pane layer = new Pane(halo, lines, ringHalo, ring);
+    private final Rectangle boxHalo = new Rectangle();
+    private final Rectangle box = new Rectangle();
+    private final Pane layer = new Pane(halo, lines, boxHalo, box);
     private final Rectangle clip = new Rectangle();
 
     FoundPicture(PictureLibrary library) {
         thumb = new Thumb(library);
         halo.getStyleClass().add("found-halo");
         lines.getStyleClass().add("found-line");
-        ringHalo.getStyleClass().add("found-halo");
-        ring.getStyleClass().add("found-line");
+        boxHalo.getStyleClass().addAll("found-halo", "found-box");
+        box.getStyleClass().addAll("found-line", "found-box");
         layer.setMouseTransparent(true);
         layer.setClip(clip);
         getChildren().addAll(thumb, layer);
@@ -56,7 +55,7 @@ final class FoundPicture extends StackPane {
         layer.setMaxSize(thumb.getMaxWidth(), thumb.getMaxHeight());
         clip.setWidth(thumb.getMaxWidth());
         clip.setHeight(thumb.getMaxHeight());
-        hideRing();
+        hideBox();
         List<Segment> drawn = List.of();
         if (found.found().isPresent()) {
             Answer some = found.found().get();
@@ -68,7 +67,7 @@ final class FoundPicture extends StackPane {
             } else if (some instanceof FoundPerspective perspective) {
                 drawn = perspective.lines().inPhoto(found.photo().size());
             } else if (some instanceof FoundSubject subject) {
-                ring(subject.subject(), found.photo(), factor);
+                showBox(subject.subject(), found.photo(), factor);
             } else if (some instanceof Proposal proposal) {
                 Plane plane = found.photo().plane();
                 drawn = Segment.around(proposal.crop().corners(found.photo().angle()).stream()
@@ -79,21 +78,23 @@ final class FoundPicture extends StackPane {
         draw(drawn, factor);
     }
 
-    private void ring(Optional<Subject> found, Photo photo, double factor) {
+    private void showBox(Optional<Subject> found, Photo photo, double factor) {
         found.ifPresent(subject -> {
-            Point at = photo.space().inPhoto(subject.at()).times(factor);
-            for (Circle circle : List.of(ringHalo, ring)) {
-                circle.setCenterX(at.x());
-                circle.setCenterY(at.y());
-                circle.setRadius(subject.radius().orElse(0) * photo.size().shortSide() * factor);
-                circle.setVisible(true);
+            Point least = photo.space().inPhoto(subject.box().least()).times(factor);
+            Point extent = photo.space().inPhoto(subject.box().extent()).times(factor);
+            for (Rectangle each : List.of(boxHalo, box)) {
+                each.setX(least.x());
+                each.setY(least.y());
+                each.setWidth(extent.x());
+                each.setHeight(extent.y());
+                each.setVisible(true);
             }
         });
     }
 
-    private void hideRing() {
-        ringHalo.setVisible(false);
-        ring.setVisible(false);
+    private void hideBox() {
+        boxHalo.setVisible(false);
+        box.setVisible(false);
     }
 
     private void draw(List<Segment> drawn, double factor) {
@@ -112,6 +113,6 @@ final class FoundPicture extends StackPane {
         thumb.clear();
         halo.getElements().clear();
         lines.getElements().clear();
-        hideRing();
+        hideBox();
     }
 }

@@ -21,6 +21,7 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.Gesture;
+import nexa.desktop.session.SeenSubjects;
 import nexa.desktop.session.ShootSession;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
@@ -168,12 +169,12 @@ final class LineUpGrid {
             return now.shoot()
                     .find(file)
                     .filter(session::isReady)
-                    .map(photo -> CropTable.Row.of(now.crops(), photo, session.format(), seen.known()));
+                    .map(photo -> CropTable.Row.of(now.crops(), photo, session.format(), seen.subjects()));
         }
         return session.shoot()
                 .find(file)
                 .filter(session::isReady)
-                .map(photo -> session.row(photo, session.format(), seen.known()));
+                .map(photo -> session.row(photo, session.format(), seen.subjects()));
     }
 
     /** What the hand does in a cell. */

@@ -19,6 +19,7 @@ import nexa.core.shoot.Subject;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.series.PhotoEdits;
+import nexa.desktop.session.SeenSubjects;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.LatestOnly;
@@ -54,7 +55,7 @@ public final class LineUpView extends View {
         this.openEasel = openEasel;
         this.tools = new LineUpTools(session, preferences, new Choices());
         viewed.setOnFinished(event -> showRight());
-        this.seen = new SeenSubjects(session, this::refresh);
+        this.seen = new SeenSubjects(session, LineUp::isUnmarked, this::refresh);
         this.grid = new LineUpGrid(session, tools::guide, seen, onView, openEasel);
         this.foot = new LineUpFoot(session, onView, new FootActions());
         this.flick = new Flick(session, onView);
@@ -179,7 +180,7 @@ public final class LineUpView extends View {
         WorkedOut known = session.workedOutProperty().get();
         Orientation lying = orientation;
         boolean sorts = tools.sorts();
-        Map<String, Subject> sighted = seen.known();
+        Map<String, Subject> sighted = seen.subjects();
         liningUp.ask(() -> LineUp.of(known, lying, sorts, sighted));
         seen.look(known.now().photos());
         grid.refresh();

@@ -5,7 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
@@ -19,7 +21,10 @@ import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
 
-/** The spread of the set, a dot a photo on three lines, with the tolerance as a band behind. */
+/**
+ * The spread of the set, a dot a photo on each line, with the tolerance as a band behind. Photos that are measured by their eyes have
+ * lines of their own.
+ */
 final class Spread extends Pane {
     private static final double ROW = TextSize.scaled(23);
     private static final double LABEL = TextSize.scaled(112);
@@ -30,23 +35,58 @@ final class Spread extends Pane {
     private static final double DOT = 4;
 
     private final Consumer<String> choose;
+    private int rows;
 
     Spread(Consumer<String> choose) {
         this.choose = choose;
-        setMinSize(LABEL + WIDTH + 10, 3 * ROW + 4);
-        setPrefSize(LABEL + WIDTH + 10, 3 * ROW + 4);
     }
 
     void show(List<CropTable.Row> entries, Format.Tolerance tolerance, String current) {
         getChildren().clear();
-        row(0, "lineup.height", entries, step -> step.off().y() / tolerance.position(), current);
-        row(1, "lineup.tightness", entries, step -> step.tightness() / tolerance.tightness(), current);
-        row(2, "lineup.across", entries, step -> step.off().x() / tolerance.position(), current);
+        List<CropTable.Row> measured = entries.stream()
+                .filter(entry -> entry.follows() && entry.step().isPresent())
+                .toList();
+        ToDoubleFunction<StepFromLead> height = step -> step.off().y() / tolerance.position();
+        ToDoubleFunction<StepFromLead> tightness = step -> step.tightness() / tolerance.tightness();
+        Map<Boolean, List<CropTable.Row>> byEyes = split(measured, StepFromLead::isByEyes);
+        Map<Boolean, List<CropTable.Row>> byEyesApart = split(measured, StepFromLead::isByEyesApart);
+        rows = 0;
+        rowUnlessEmpty("lineup.eyes", byEyes.get(true), height, current);
+        rowUnlessOther("lineup.height", byEyes, height, current);
+        rowUnlessEmpty("lineup.eyesApart", byEyesApart.get(true), tightness, current);
+        rowUnlessOther("lineup.tightness", byEyesApart, tightness, current);
+        row("lineup.across", measured, step -> step.off().x() / tolerance.position(), current);
+        setMinSize(LABEL + WIDTH + 10, rows * ROW + 4);
+        setPrefSize(LABEL + WIDTH + 10, rows * ROW + 4);
     }
 
-    private void row(
-            int row, String key, List<CropTable.Row> entries, ToDoubleFunction<StepFromLead> measure, String current) {
-        double y = row * ROW + ROW / 2;
+    private static Map<Boolean, List<CropTable.Row>> split(List<CropTable.Row> entries, Predicate<StepFromLead> isSo) {
+        return entries.stream()
+                .collect(Collectors.partitioningBy(
+                        entry -> isSo.test(entry.step().orElseThrow())));
+    }
+
+    private void rowUnlessEmpty(
+            String key, List<CropTable.Row> entries, ToDoubleFunction<StepFromLead> measure, String current) {
+        if (!entries.isEmpty()) {
+            row(key, entries, measure, current);
+        }
+    }
+
+    /** The row of those that are not measured by eyes, unless all are. */
+    private void rowUnlessOther(
+            String key,
+            Map<Boolean, List<CropTable.Row>> byEyes,
+            ToDoubleFunction<StepFromLead> measure,
+            String current) {
+        if (byEyes.get(true).isEmpty() || !byEyes.get(false).isEmpty()) {
+            row(key, byEyes.get(false), measure, current);
+        }
+    }
+
+    private void row(String key, List<CropTable.Row> entries, ToDoubleFunction<StepFromLead> measure, String current) {
+        double y = rows * ROW + ROW / 2;
+        rows++;
         Label label = Parts.label(Words.get(key), "small", "quiet");
         label.relocate(0, y - 9);
         double middle = LABEL + WIDTH / 2;
@@ -59,12 +99,10 @@ final class Spread extends Pane {
         // Crops that lie at the same place share a dot: thousands of dots on one another would show no more.
         Map<Long, CropTable.Row> dots = new LinkedHashMap<>();
         for (CropTable.Row entry : entries) {
-            if (entry.follows() && entry.step().isPresent()) {
-                double value = measure.applyAsDouble(entry.step().get());
-                long place = Math.round(unit * Doubles.constrainToRange(value, -REACH, REACH));
-                boolean isHere = entry.file().equals(current);
-                dots.merge(place, entry, (first, next) -> isHere ? next : first);
-            }
+            double value = measure.applyAsDouble(entry.step().orElseThrow());
+            long place = Math.round(unit * Doubles.constrainToRange(value, -REACH, REACH));
+            boolean isHere = entry.file().equals(current);
+            dots.merge(place, entry, (first, next) -> isHere ? next : first);
         }
         dots.forEach((place, entry) -> getChildren().add(dot(middle + place, y, entry, measure, current)));
     }

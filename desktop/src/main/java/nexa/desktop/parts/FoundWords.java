@@ -10,6 +10,7 @@ import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Angle;
 import nexa.core.guide.GuideKind;
+import nexa.core.message.EnumName;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.Reason;
 import nexa.core.shoot.Photo;
@@ -64,9 +65,13 @@ public final class FoundWords {
         if (some instanceof FoundPerspective perspective) {
             return tilt("find.uprights", perspective);
         }
-        return some instanceof Proposal proposal
-                ? reasons(proposal)
-                : Words.of("find.subject", ((FoundSubject) some).reason());
+        return some instanceof Proposal proposal ? reasons(proposal) : subject(((FoundSubject) some).named());
+    }
+
+    private static String subject(FoundSubject.Named named) {
+        return named.thing()
+                .map(thing -> Words.of("find.thing", thing))
+                .orElseGet(() -> Words.get("find.subject." + EnumName.of(named.reason()), named.count()));
     }
 
     /** That uprights run together, and how they are made parallel. */

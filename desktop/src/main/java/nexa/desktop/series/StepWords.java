@@ -1,6 +1,7 @@
 package nexa.desktop.series;
 
 import nexa.core.format.Format;
+import nexa.core.message.EnumName;
 import nexa.core.series.StepFromLead;
 import nexa.desktop.parts.Words;
 
@@ -16,7 +17,7 @@ public final class StepWords {
         if (step.isOut()) {
             return furthest(step);
         }
-        return Words.get(step.isBySight() ? "step.in.seen" : "step.in");
+        return Words.get(step.place() == StepFromLead.Place.SEEN ? "step.in.seen" : "step.in");
     }
 
     private static String furthest(StepFromLead step) {
@@ -27,8 +28,7 @@ public final class StepWords {
         if (tight >= across && tight >= down) {
             return share(step.tightness() > 0 ? "step.tighter" : "step.looser", step.tightness());
         }
-        String marked = step.bySubject() ? "step.subject." : "step.crop.";
-        String what = step.isBySight() ? "step.seen." : marked;
+        String what = "step." + EnumName.of(step.place()) + ".";
         return across >= down
                 ? share(
                         what + (step.off().x() > 0 ? "right" : "left"),

@@ -21,6 +21,7 @@ import nexa.desktop.find.FindWhat;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
+import nexa.desktop.session.SeenSubjects;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.LatestOnly;
@@ -44,6 +45,7 @@ public final class SheetView extends View {
     private final ChosenPanel chosen;
     private final List<SheetCell> cells = new ArrayList<>();
     private final ContextMenu menu = new ContextMenu();
+    private final SeenSubjects seen;
 
     /**
      * The sheet of a shoot.
@@ -61,6 +63,7 @@ public final class SheetView extends View {
         this.session = session;
         this.laying = session.background().latest(this::replaceRows);
         this.openEasel = openEasel;
+        this.seen = new SeenSubjects(session, photo -> true, this::refresh);
         this.tools = new SheetTools(session, this::refresh, () -> cells.forEach(SheetCell::again));
         this.choosing = new Choosing(session);
         this.actions = new ChosenActions(session, choosing, overlays, messages);
@@ -162,8 +165,14 @@ public final class SheetView extends View {
         }
         // Whether there is a scroll bar depends on the rows, so they do not depend on it.
         double width = scroll.getWidth() - SCROLL_BAR;
+        seen.setUsed(tools.filter().goesBySubjects());
+        seen.look(known.now().photos());
         SheetLayout layout = new SheetLayout(
-                tools.filter(), tools.across(), width, session.path().toString());
+                tools.filter(),
+                seen.known(),
+                tools.across(),
+                width,
+                session.path().toString());
         if (width > 0) {
             laying.ask(() -> layout.rows(known));
         }

@@ -1,6 +1,8 @@
 package nexa.desktop.shell;
 
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -13,6 +15,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
+import nexa.imaging.find.TrainedModels;
 
 /** All keys, laid over the window until any key or click. */
 final class KeysPage extends StackPane {
@@ -36,6 +39,8 @@ final class KeysPage extends StackPane {
     private static final List<String> RIGHT = List.of(
             "guides", "guide", "mat", "holds", "zoom", "bare", "whole", "without", "marks", "undo", "views", "keys");
 
+    private final Label models = Parts.label(Words.get("keys.models"), "small", "quiet");
+
     KeysPage(Runnable close) {
         getStyleClass().add("keys-veil");
         HBox columns = new HBox(40, column(LEFT), column(RIGHT));
@@ -44,7 +49,16 @@ final class KeysPage extends StackPane {
                 Parts.label(Words.get("keys.title"), "page-title"),
                 columns,
                 Parts.label(Words.get("keys.mouse"), "quiet", "keys-mouse"),
-                Parts.label(Words.get("lens.source"), "small", "quiet"));
+                Parts.label(Words.get("lens.source"), "small", "quiet"),
+                models);
+        models.setManaged(false);
+        models.setVisible(false);
+        // Looked for elsewhere: that reads files.
+        CompletableFuture.supplyAsync(TrainedModels.OWN::areComplete)
+                .thenAccept(areComplete -> Platform.runLater(() -> {
+                    models.setManaged(!areComplete);
+                    models.setVisible(!areComplete);
+                }));
         page.getStyleClass().add("keys-page");
         page.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         ((Label) page.getChildren().get(2)).setWrapText(true);

@@ -12,15 +12,21 @@ import javafx.geometry.VPos;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
+import javafx.scene.shape.Rectangle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
+import nexa.core.shape.PhotoSpace;
 import nexa.core.shape.Plane;
+import nexa.core.shoot.Extent;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 
 /** What is drawn on the photo itself and goes with it: traced lines, the subject, a crop or circle being drawn. */
 public final class PhotoLayer extends Pane {
@@ -33,14 +39,37 @@ public final class PhotoLayer extends Pane {
 
     private static final PseudoClass PROPOSED = PseudoClass.getPseudoClass("proposed");
 
-    /** The subject in the photo's pixels; a radius of 0 is none. */
-    public record Spot(Point at, double radius) {
+    /**
+     * The subject in the photo's pixels.
+     *
+     * @param radius 0 is none
+     * @param box how far it reaches from its point, upright on screen, if that is known; drawn in place of the radius
+     * @param eyes from one of its eyes to the other, if it has any
+     */
+    public record Spot(Point at, double radius, Optional<Bounds> box, Optional<Segment> eyes) {
+        /** A point, with a radius. */
+        public Spot(Point at, double radius) {
+            this(at, radius, Optional.empty(), Optional.empty());
+        }
+
         /** A photo's, if it has a subject. */
         public static Optional<Spot> of(Photo photo) {
-            return photo.subject()
-                    .map(subject -> new Spot(
-                            photo.space().inPhoto(subject.at()),
-                            subject.radius().orElse(0) * photo.size().shortSide()));
+            return photo.subject().map(subject -> of(subject, photo));
+        }
+
+        /** A subject's of a photo. */
+        public static Spot of(Subject subject, Photo photo) {
+            PhotoSpace space = photo.space();
+            return new Spot(
+                    space.inPhoto(subject.at()),
+                    subject.radius().orElse(0) * photo.size().shortSide(),
+                    subject.extent()
+                            .map(Extent::reach)
+                            .map(reach -> new Bounds(space.inPhoto(reach.least()), space.inPhoto(reach.most()))),
+                    subject.eyes()
+                            .map(eyes -> new Segment(
+                                    space.inPhoto(subject.at().plus(eyes.one())),
+                                    space.inPhoto(subject.at().plus(eyes.other())))));
         }
     }
 
@@ -59,8 +88,12 @@ public final class PhotoLayer extends Pane {
     private final Path lines = new Path();
     private final Circle ringHalo = new Circle();
     private final Circle ring = new Circle();
+    private final Rectangle boxHalo = new Rectangle();
+    private final Rectangle box = new Rectangle();
     private final Circle dotHalo = new Circle(DOT + 1.5);
     private final Circle dot = new Circle(DOT);
+    private final Line eyesHalo = new Line();
+    private final Line eyes = new Line();
     private List<Segment> segments = List.of();
     private List<Segment> kept = List.of();
     private Optional<Spot> spot = Optional.empty();
@@ -76,7 +109,11 @@ public final class PhotoLayer extends Pane {
         ring.getStyleClass().add("subject-ring");
         dotHalo.getStyleClass().add("subject-dot-halo");
         dot.getStyleClass().add("subject-dot");
-        getChildren().addAll(halo, lines, ringHalo, ring, dotHalo, dot);
+        boxHalo.getStyleClass().addAll("subject-halo", "subject-box");
+        box.getStyleClass().addAll("subject-ring", "subject-box");
+        eyesHalo.getStyleClass().add("subject-halo");
+        eyes.getStyleClass().add("subject-ring");
+        getChildren().addAll(halo, lines, ringHalo, ring, boxHalo, box, eyesHalo, eyes, dotHalo, dot);
         show(Optional.empty());
     }
 
@@ -110,9 +147,15 @@ public final class PhotoLayer extends Pane {
     public void show(Optional<Spot> newSpot) {
         spot = newSpot;
         placed.ifPresent(this::lay);
-        boolean hasRing = spot.map(shown -> shown.radius() > 0).orElse(false);
+        boolean hasBox = spot.flatMap(Spot::box).isPresent();
+        boolean hasEyes = spot.flatMap(Spot::eyes).isPresent();
+        boolean hasRing = !hasBox && spot.map(shown -> shown.radius() > 0).orElse(false);
         ring.setVisible(hasRing);
         ringHalo.setVisible(hasRing);
+        box.setVisible(hasBox);
+        boxHalo.setVisible(hasBox);
+        eyes.setVisible(hasEyes);
+        eyesHalo.setVisible(hasEyes);
         dot.setVisible(spot.isPresent());
         dotHalo.setVisible(spot.isPresent());
     }
@@ -139,8 +182,31 @@ public final class PhotoLayer extends Pane {
             }
             ring.setRadius(now.length(shown.at(), shown.radius()));
             ringHalo.setRadius(now.length(shown.at(), shown.radius()));
+            double scale = now.length(shown.at(), 1);
+            shown.box()
+                    .ifPresent(reach -> layBox(
+                            at.plus(reach.least().times(scale)), reach.extent().times(scale)));
+            shown.eyes().ifPresent(between -> layEyes(now.onStage(between.from()), now.onStage(between.to())));
         });
         laid.run();
+    }
+
+    private void layBox(Point least, Point extent) {
+        for (Rectangle each : List.of(boxHalo, box)) {
+            each.setX(least.x());
+            each.setY(least.y());
+            each.setWidth(extent.x());
+            each.setHeight(extent.y());
+        }
+    }
+
+    private void layEyes(Point from, Point to) {
+        for (Line each : List.of(eyesHalo, eyes)) {
+            each.setStartX(from.x());
+            each.setStartY(from.y());
+            each.setEndX(to.x());
+            each.setEndY(to.y());
+        }
     }
 
     /**

@@ -6,13 +6,13 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import nexa.core.find.Answer;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
 import nexa.core.format.Format;
 import nexa.core.format.PixelSize;
 import nexa.core.format.Ratio;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -35,7 +35,10 @@ class TickedTest {
             new FoundTrim(FoundTrim.Reason.PLAIN_SIDES, new Trim(0.1, 0.1, 0.1, 0.1), 0.95);
     private static final FoundTrim ONE_SIDE = new FoundTrim(FoundTrim.Reason.ONE_SIDE, new Trim(0, 0, 0, 0.05), 0.4);
     private static final FoundSubject SPOT = new FoundSubject(
-            FoundSubject.Reason.STANDS_OUT, Optional.of(new Subject(new Point(0.4, 0.5), OptionalDouble.of(0.1))), 0.8);
+            FoundSubject.Named.STANDS_OUT,
+            Optional.of(Subject.around(
+                    new Point(0.4, 0.5), new Bounds(new Point(0.3, 0.4), new Point(0.5, 0.6)), new Size(600, 400))),
+            0.8);
     private static final Proposal CROP =
             new Proposal(new Crop(new Point(300, 250), new Size(200, 200)), List.of(Reason.CLOSE));
 

@@ -6,10 +6,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
+import nexa.core.find.ThingKind;
 import nexa.core.format.PixelSize;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
@@ -60,17 +61,33 @@ class FoundWordsTest {
         assertThat(proposed(reason, reason)).contains(", ");
     }
 
+    private static String named(FoundSubject.Named named) {
+        Subject spot =
+                Subject.around(new Point(0.5, 0.5), new Bounds(new Point(0.4, 0.4), new Point(0.6, 0.6)), PHOTO.size());
+        return FoundWords.found(Optional.of(new FoundSubject(named, Optional.of(spot), 0.9)), PHOTO, false);
+    }
+
+    @ParameterizedTest
+    @EnumSource(ThingKind.class)
+    void everyThingThatCanBeClaimedHasAPlainWord(ThingKind kind) {
+        if (kind.sort() == ThingKind.Sort.THING) {
+            assertThat(named(FoundSubject.Named.thing(kind))).isNotBlank().doesNotContain("_", ".");
+        }
+    }
+
     @Test
     void aSubjectIsToldByWhatItIsAndNothingWhereThereIsNone() {
-        Subject spot = new Subject(new Point(0.5, 0.5), OptionalDouble.of(0.1));
-        FoundSubject face = new FoundSubject(FoundSubject.Reason.FACE, Optional.of(spot), 0.9);
-        assertThat(FoundWords.found(Optional.of(face), PHOTO, false)).isEqualTo("a face");
+        assertThat(named(FoundSubject.Named.persons(1))).isEqualTo("a person");
+        assertThat(named(FoundSubject.Named.persons(2))).isEqualTo("2 people");
+        assertThat(named(FoundSubject.Named.animals(1))).isEqualTo("an animal");
+        assertThat(named(FoundSubject.Named.thing(ThingKind.BICYCLE))).isEqualTo("a bicycle");
+        assertThat(named(FoundSubject.Named.STANDS_OUT)).isEqualTo("stands out");
         for (FoundSubject.Reason doubt : List.of(
                 FoundSubject.Reason.SEVERAL_ALIKE,
                 FoundSubject.Reason.AT_EDGE,
                 FoundSubject.Reason.FILLS_PICTURE,
                 FoundSubject.Reason.NOTHING_STANDS_OUT)) {
-            FoundSubject none = new FoundSubject(doubt, Optional.empty(), 0.1);
+            FoundSubject none = FoundSubject.none(doubt, 0.1);
             assertThat(FoundWords.found(Optional.of(none), PHOTO, false)).isEmpty();
             assertThat(Words.get("find.group." + doubt.name().toLowerCase(Locale.ROOT)))
                     .startsWith("Not sure: ");

@@ -14,33 +14,35 @@ class StepWordsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "0.14,   0,     0,     true,  14 % tighter",
-        "-0.2,   0,     0,     true,  20 % looser",
-        "0,      0,     0.09,  true,  subject 9 % lower",
-        "0,      0,    -0.06,  true,  subject 6 % higher",
-        "0.01,  -0.07,  0.06,  true,  subject 7 % further left",
-        "0.09,   0.3,   0.1,   false, crop 30 % further right",
-        "0.07,   0.04, -0.04,  true,  in step"
+        "0.14,   0,     0,     SUBJECT,  14 % tighter",
+        "-0.2,   0,     0,     SUBJECT,  20 % looser",
+        "0,      0,     0.09,  SUBJECT,  subject 9 % lower",
+        "0,      0,    -0.06,  EYES,  eyes 6 % higher",
+        "0,      0,    -0.06,  SUBJECT,  subject 6 % higher",
+        "0.01,  -0.07,  0.06,  SUBJECT,  subject 7 % further left",
+        "0.09,   0.3,   0.1,   CROP, crop 30 % further right",
+        "0.07,   0.04, -0.04,  SUBJECT,  in step"
     })
     void theFurthestDifferenceIsSaidInPlainWords(
-            double tightness, double right, double down, boolean bySubject, String words) {
-        StepFromLead step = new StepFromLead(tightness, new Point(right, down), bySubject, false, false, TOLERANCE);
+            double tightness, double right, double down, StepFromLead.Place place, String words) {
+        StepFromLead step = new StepFromLead(tightness, false, new Point(right, down), place, false, TOLERANCE);
         assertThat(StepWords.of(step)).isEqualTo(words);
     }
 
     @Test
     void whatIsMeantToBeSoIsLeftAsItIs() {
-        StepFromLead accepted = new StepFromLead(0.3, Point.ORIGIN, true, false, true, TOLERANCE);
+        StepFromLead accepted = new StepFromLead(0.3, false, Point.ORIGIN, StepFromLead.Place.SUBJECT, true, TOLERANCE);
         assertThat(StepWords.of(accepted)).isEqualTo("left as it is");
-        assertThat(StepWords.of(new StepFromLead(0.01, Point.ORIGIN, true, false, true, TOLERANCE)))
+        assertThat(StepWords.of(
+                        new StepFromLead(0.01, false, Point.ORIGIN, StepFromLead.Place.SUBJECT, true, TOLERANCE)))
                 .isEqualTo("in step");
     }
 
     @Test
     void whatWasOnlySeenIsSaidToBe() {
-        StepFromLead seen = new StepFromLead(0, new Point(0, 0.2), true, true, false, TOLERANCE);
+        StepFromLead seen = new StepFromLead(0, false, new Point(0, 0.2), StepFromLead.Place.SEEN, false, TOLERANCE);
         assertThat(StepWords.of(seen)).isEqualTo("seen 20 % lower");
-        StepFromLead in = new StepFromLead(0, Point.ORIGIN, true, true, false, TOLERANCE);
+        StepFromLead in = new StepFromLead(0, false, Point.ORIGIN, StepFromLead.Place.SEEN, false, TOLERANCE);
         assertThat(StepWords.of(in)).isEqualTo("in step, as seen");
     }
 }

@@ -6,11 +6,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import nexa.core.find.FoundSubject;
+import nexa.core.geometry.Bounds;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Size;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import nexa.desktop.session.SessionFixture;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
@@ -112,9 +118,28 @@ class ChoosingTest {
         return photo.withEntry(format, photo.entry(format).withDone(true));
     }
 
+    @Test
+    void withPeopleAndWithoutIsKnownOfPhotosThatWereLookedAt() throws Exception {
+        Map<String, FoundSubject> seen = Map.of(
+                "w1.png", found(FoundSubject.Named.persons(2)),
+                "w2.png", found(FoundSubject.Named.animals(1)),
+                "t1.png", FoundSubject.none(FoundSubject.Reason.NOTHING_STANDS_OUT, 0));
+        assertThat(shown(SheetFilter.WITH_PEOPLE, seen)).containsExactly("w1.png");
+        assertThat(shown(SheetFilter.WITHOUT_PEOPLE, seen)).containsExactlyInAnyOrder("w2.png", "t1.png");
+    }
+
+    private static FoundSubject found(FoundSubject.Named named) {
+        Bounds box = new Bounds(new Point(0.2, 0.2), new Point(0.4, 0.8));
+        return new FoundSubject(named, Optional.of(Subject.around(box.middle(), box, new Size(600, 400))), 0.8);
+    }
+
     private List<String> shown(SheetFilter filter) throws Exception {
+        return shown(filter, Map.of());
+    }
+
+    private List<String> shown(SheetFilter filter, Map<String, FoundSubject> seen) throws Exception {
         return on(() -> session.photos().stream()
-                .filter(photo -> filter.lets(WorkedOut.of(session.now()), photo))
+                .filter(photo -> filter.lets(WorkedOut.of(session.now()), seen, photo))
                 .map(Photo::file)
                 .toList());
     }

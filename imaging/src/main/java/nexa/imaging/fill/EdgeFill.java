@@ -91,18 +91,24 @@ public final class EdgeFill {
         return new EdgeFill(plan, margins, Optional.of(solved(work, margins, seen, spared(plan, work))));
     }
 
-    private static Optional<PatchSearch.Circle> spared(FillPlan plan, WorkPicture work) {
+    private static Optional<PatchSearch.Spared> spared(FillPlan plan, WorkPicture work) {
         Photo photo = plan.photo();
         Bounds part = photo.remaining();
         double factor = work.width() / part.size().width();
         return plan.spared().map(spared -> {
+            if (spared.extent().isPresent()) {
+                Bounds box = FillPlan.around(spared, photo);
+                Point least = box.least().minus(part.least()).times(factor);
+                Point most = box.most().minus(part.least()).times(factor);
+                return new PatchSearch.Box(least.x(), least.y(), most.x(), most.y());
+            }
             Point at = photo.space().inPhoto(spared.at()).minus(part.least()).times(factor);
             return new PatchSearch.Circle(at.x(), at.y(), FillPlan.radius(spared, photo.size()) * factor);
         });
     }
 
     private static NearestNeighbourField solved(
-            WorkPicture work, WorkMargins margins, WorkPicture seen, Optional<PatchSearch.Circle> spared) {
+            WorkPicture work, WorkMargins margins, WorkPicture seen, Optional<PatchSearch.Spared> spared) {
         Set<Trim.Side> calm = EnumSet.noneOf(Trim.Side.class);
         boolean isTiny = Math.min(work.width(), work.height()) < 2 * PatchSearch.SIDE;
         for (Trim.Side side : Trim.Side.values()) {
@@ -121,7 +127,7 @@ public final class EdgeFill {
 
     /** Filled with patches, from coarse to fine, without a step at the edge. */
     private static NearestNeighbourField patched(
-            WorkPicture work, WorkMargins margins, Optional<PatchSearch.Circle> spared) {
+            WorkPicture work, WorkMargins margins, Optional<PatchSearch.Spared> spared) {
         int levels = 1;
         while (margins.widest() >> (levels - 1) > COARSEST
                 && Math.min(work.width(), work.height()) >> levels >= 3 * PatchSearch.SIDE) {
@@ -136,7 +142,7 @@ public final class EdgeFill {
         for (int i = levels - 1; i >= 0; i--) {
             NearestNeighbourField field = new NearestNeighbourField(pictures[i], margins.halved(i), PatchSearch.REACH);
             double factor = 1.0 / (1 << i);
-            new PatchSearch(field, spared.map(circle -> circle.times(factor)), i)
+            new PatchSearch(field, spared.map(one -> one.times(factor)), i)
                     .solve(solved, i == 0 ? LAST_ROUNDS : ROUNDS, i == 0);
             solved = Optional.of(field);
         }

@@ -25,7 +25,7 @@ final class PatchSearch {
     private static final int MOST_TRIES = 60;
 
     private final NearestNeighbourField field;
-    private final Circle spared;
+    private final Spared spared;
     private final int width;
     private final int[] colour;
     private final boolean[] isSource;
@@ -43,19 +43,42 @@ final class PatchSearch {
     private int random;
 
     /** What nothing is copied from, in the picture's pixels. */
-    record Circle(double x, double y, double radius) {
-        Circle times(double factor) {
+    interface Spared {
+        Spared times(double factor);
+
+        /** Whether what reaches so far around a place touches it. */
+        boolean touches(double column, double row, double reach);
+    }
+
+    /** Something round. */
+    record Circle(double x, double y, double radius) implements Spared {
+        @Override
+        public Circle times(double factor) {
             return new Circle(x * factor, y * factor, radius * factor);
         }
 
-        boolean touches(double column, double row, double reach) {
+        @Override
+        public boolean touches(double column, double row, double reach) {
             double dx = column - x;
             double dy = row - y;
             return dx * dx + dy * dy <= (radius + reach) * (radius + reach);
         }
     }
 
-    PatchSearch(NearestNeighbourField field, Optional<Circle> spared, int level) {
+    /** Something of which the box around it is known. */
+    record Box(double left, double top, double right, double bottom) implements Spared {
+        @Override
+        public Box times(double factor) {
+            return new Box(left * factor, top * factor, right * factor, bottom * factor);
+        }
+
+        @Override
+        public boolean touches(double column, double row, double reach) {
+            return column >= left - reach && column <= right + reach && row >= top - reach && row <= bottom + reach;
+        }
+    }
+
+    PatchSearch(NearestNeighbourField field, Optional<Spared> spared, int level) {
         this.field = field;
         this.spared = spared.orElse(new Circle(0, 0, Double.NEGATIVE_INFINITY));
         this.width = field.width;

@@ -9,9 +9,7 @@ import nexa.core.find.FoundTrim;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.propose.Scene;
-import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Photo;
-import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
@@ -166,12 +164,10 @@ public final class PhotoFinder {
 
     /** What was found in a part, for the whole photo. */
     private FoundSubject whole(FoundSubject found, Mat part, Point corner, double factor) {
-        PhotoSpace space = PhotoSpace.of(new Size(part.cols() * factor, part.rows() * factor));
+        Size size = new Size(part.cols() * factor, part.rows() * factor);
         return new FoundSubject(
-                found.reason(),
-                found.subject()
-                        .map(subject -> Subject.of(
-                                subject.in(space).plus(corner), subject.radiusIn(space), PhotoSpace.of(photo.size()))),
+                found.named(),
+                found.subject().map(subject -> subject.inWhole(corner, size, photo.size())),
                 found.confidence());
     }
 }

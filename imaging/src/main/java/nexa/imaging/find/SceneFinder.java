@@ -4,9 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import nexa.core.find.EdgeLine;
-import nexa.core.find.FoundSubject;
-import nexa.core.find.SalientMap;
-import nexa.core.find.SalientRegion;
 import nexa.core.find.SubjectClaim;
 import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
@@ -34,34 +31,30 @@ final class SceneFinder {
      */
     static Optional<Scene> of(Mat bgr, BooleanSupplier isUnwanted) {
         PhotoSpace space = PhotoSpace.of(new Size(bgr.cols(), bgr.rows()));
-        List<Bounds> faces = FaceFinder.of(bgr);
-        SalientMap map = Salience.of(bgr, isUnwanted);
-        if (isUnwanted.getAsBoolean()) {
-            return Optional.empty();
-        }
-        Optional<Scene.Thing> thing = faces.isEmpty() ? thing(map, space) : Optional.of(thing(faces, space));
-        Bounds all = new Bounds(Point.ORIGIN, space.toPlane(new Point(1, 1)));
-        return Optional.of(new Scene(map, all, thing, edges(bgr)));
+        PictureSight sight = new PictureSight(bgr, TrainedModels.OWN, isUnwanted);
+        SubjectClaim claim = SubjectClaim.of(sight);
+        Optional<Scene.Thing> thing =
+                claim.found().subject().isPresent() ? Optional.of(thing(claim, space)) : doubtful(claim, sight, space);
+        Scene scene =
+                new Scene(sight.map(), new Bounds(Point.ORIGIN, space.toPlane(new Point(1, 1))), thing, edges(bgr));
+        return isUnwanted.getAsBoolean() ? Optional.empty() : Optional.of(scene);
     }
 
-    private static Scene.Thing thing(List<Bounds> faces, PhotoSpace space) {
-        FoundSubject found = SubjectClaim.of(faces, space.photo());
-        Subject subject = found.subject().orElseThrow();
-        return Scene.Thing.around(subject.in(space), subject.radiusIn(space).orElseThrow(), found.confidence());
+    private static Scene.Thing thing(SubjectClaim claim, PhotoSpace space) {
+        Subject subject = claim.found().subject().orElseThrow();
+        return Scene.Thing.of(subject, space, claim.found().confidence())
+                .withHeads(claim.faces().stream()
+                        .map(face -> new Bounds(space.toPlane(face.least()), space.toPlane(face.most())))
+                        .toList());
     }
 
-    private static Optional<Scene.Thing> thing(SalientMap map, PhotoSpace space) {
-        Optional<SalientRegion> region = SalientRegions.heaviest(map);
-        FoundSubject found = SubjectClaim.of(region);
-        if (region.isEmpty() || found.confidence() < LEAST) {
-            return Optional.empty();
-        }
-        double confidence = found.isSomething() ? found.confidence() : 0.35 * found.confidence() + 0.1;
-        Bounds box = region.get().box();
-        return Optional.of(new Scene.Thing(
-                space.toPlane(region.get().middle()),
-                new Bounds(space.toPlane(box.least()), space.toPlane(box.most())),
-                confidence));
+    /** What stands out, but not enough to be claimed. */
+    private static Optional<Scene.Thing> doubtful(SubjectClaim claim, PictureSight sight, PhotoSpace space) {
+        double confidence = claim.found().confidence();
+        return sight.salient()
+                .filter(region -> confidence >= LEAST)
+                .map(region -> Scene.Thing.of(
+                        Subject.around(region.middle(), region.box(), space.photo()), space, 0.35 * confidence + 0.1));
     }
 
     private static List<Segment> edges(Mat bgr) {

@@ -1,13 +1,9 @@
 package nexa.imaging.find;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import nexa.core.find.FoundSubject;
-import nexa.core.find.SalientMap;
 import nexa.core.find.SubjectClaim;
-import nexa.core.geometry.Bounds;
-import nexa.core.geometry.Size;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Finds what a picture is about. */
@@ -25,16 +21,12 @@ public final class SubjectFinder {
      * @return empty if it is unwanted
      */
     public static Optional<FoundSubject> find(Mat bgr, BooleanSupplier isUnwanted) {
-        if (isUnwanted.getAsBoolean()) {
-            return Optional.empty();
-        }
-        List<Bounds> faces = FaceFinder.of(bgr);
-        if (!faces.isEmpty()) {
-            return Optional.of(SubjectClaim.of(faces, new Size(bgr.cols(), bgr.rows())));
-        }
-        SalientMap map = Salience.of(bgr, isUnwanted);
-        return isUnwanted.getAsBoolean()
-                ? Optional.empty()
-                : Optional.of(SubjectClaim.of(SalientRegions.heaviest(map)));
+        return find(bgr, TrainedModels.OWN, isUnwanted);
+    }
+
+    static Optional<FoundSubject> find(Mat bgr, TrainedModels models, BooleanSupplier isUnwanted) {
+        PictureSight sight = new PictureSight(bgr, models, isUnwanted);
+        FoundSubject found = SubjectClaim.of(sight).found();
+        return sight.isUnwanted() ? Optional.empty() : Optional.of(found);
     }
 }

@@ -8,7 +8,6 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,7 +47,7 @@ class SubjectFinderTest {
         int all = 0;
         for (String line : Files.readAllLines(SAMPLE.resolve("truth.json"))) {
             Matcher truth = TRUTH.matcher(line);
-            if (truth.find() && seen++ % every == 0) {
+            if (truth.find() && seen++ % every == (every - 1) / 2) {
                 Path file = SAMPLE.resolve("photos").resolve(truth.group(1));
                 Photo photo = TestPhotos.photo(file);
                 Optional<Point> at = found(file, photo).subject().map(subject -> subject.in(photo.space()));
@@ -62,8 +61,8 @@ class SubjectFinderTest {
             }
         }
         assertThat(all).isEqualTo((31 + every - 1) / every);
-        assertThat(claimed).isGreaterThanOrEqualTo(isThorough ? 27 : 6);
-        assertThat(inside).isGreaterThanOrEqualTo(isThorough ? 26 : 5);
+        assertThat(claimed).isGreaterThanOrEqualTo(isThorough ? 29 : 8);
+        assertThat(inside).isGreaterThanOrEqualTo(isThorough ? 26 : 7);
     }
 
     private Path disc(int x, int y) {
@@ -86,7 +85,6 @@ class SubjectFinderTest {
         Path file = disc(360, 330);
         Photo photo = TestPhotos.photo(file);
         FoundSubject plain = found(file, photo);
-        assertThat(plain.reason()).isEqualTo(FoundSubject.Reason.STANDS_OUT);
         assertThat(plain.subject().orElseThrow().at().distance(new Point(0.4, 0.55)))
                 .isLessThan(0.02);
         assertThat(plain.subject().orElseThrow().radius().orElseThrow()).isCloseTo(70 / 600.0, within(0.03));
@@ -120,16 +118,5 @@ class SubjectFinderTest {
         FoundSubject found = found(file, TestPhotos.photo(file));
         assertThat(found.isSomething()).isFalse();
         assertThat(found.subject()).isEmpty();
-    }
-
-    @Test
-    void facesAreLookedForWithoutLoadingWindowsOfAToolkit() throws Exception {
-        assertThat(CascadeLibrary.cascade("haarcascade_eye")).isPresent();
-        Path maps = Path.of("/proc/self/maps");
-        if (Files.exists(maps)) {
-            List<String> loaded = Files.readAllLines(maps);
-            assertThat(loaded).anyMatch(line -> line.contains("opencv_objdetect"));
-            assertThat(loaded).noneMatch(line -> line.contains("opencv_highgui"));
-        }
     }
 }

@@ -6,6 +6,7 @@ import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
+import nexa.core.find.ThingKind;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.level.LevelLine;
@@ -62,13 +63,22 @@ final class FoundCodec {
 
     private static final Field<FoundSubject, FoundSubject.Reason> SUBJECT_BY =
             Field.required("reason", Json.oneOf(FoundSubject.Reason.class), FoundSubject::reason);
+    private static final Field<FoundSubject, Integer> COUNT =
+            Field.unless("count", 1, Json.WHOLE, found -> found.named().count());
+    private static final Field<FoundSubject, Optional<ThingKind>> THING = Field.optional(
+            "thing", Json.oneOf(ThingKind.class), found -> found.named().thing());
     private static final Field<FoundSubject, Double> SUBJECT_CONFIDENCE =
             Field.required("confidence", Json.NUMBER, FoundSubject::confidence);
     private static final Field<FoundSubject, Optional<Subject>> SPOT =
             Field.optional("subject", SubjectCodec.SUBJECT, FoundSubject::subject);
     static final ObjectCodec<FoundSubject> SUBJECT = new ObjectCodec<>(
-            at -> new FoundSubject(SUBJECT_BY.in(at), SPOT.in(at), SUBJECT_CONFIDENCE.in(at)),
+            at -> new FoundSubject(
+                    new FoundSubject.Named(SUBJECT_BY.in(at), COUNT.in(at), THING.in(at)),
+                    SPOT.in(at),
+                    SUBJECT_CONFIDENCE.in(at)),
             SUBJECT_BY,
+            COUNT,
+            THING,
             SUBJECT_CONFIDENCE,
             SPOT);
 

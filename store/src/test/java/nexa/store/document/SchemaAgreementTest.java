@@ -43,7 +43,8 @@ class SchemaAgreementTest {
                   "size": { "width": 800, "height": 600, "unit": "px" } } ],
               "photos": [
                 { "file": "a.jpg", "raw": "a.dng", "pixels": [6000, 4000], "turn": 90, "mirror": true, "mark": "select",
-                  "angle": -2.3, "trim": [0.1, 0, 0.05, 0.2], "subject": { "at": [0.41, 0.52], "radius": 0.08 },
+                  "angle": -2.3, "trim": [0.1, 0, 0.05, 0.2], "subject": { "at": [0.41, 0.52], "radius": 0.08,
+                    "extent": [-0.1, -0.2, 0.1, 0.2], "eyes": [[-0.02, -0.1], [0.02, -0.1]], "nose": [0, -0.08] },
                   "identity": { "bytes": 123, "digest": "abc" }, "edge": { "stops": -1, "middle": 0.7 },
                   "lens": { "cameraCrop": 1.5, "distortion": 1, "colour": 0.5, "vignetting": 1, "bulge": -3,
                             "profile": { "name": "Birch 24", "cropFactor": 1.5, "aspect": 1.5,

@@ -143,6 +143,11 @@ class ShootDocumentTest {
                     "nexa": 1                 | "nexa": 1, "edit": -1      | edit must be
                     "nexa": 1                 | "nexa": 1, "edit": 1.5     | edit must be
                     "radius": 0.08            | "radius": 0                | photos[0].subject
+                    "radius": 0.08            | "extent": [0.1, -0.1, 0.2, 0.1] | photos[0].subject.extent
+                    "radius": 0.08            | "extent": [-0.1, -0.1, 0.2] | photos[0].subject.extent
+                    "radius": 0.08            | "extent": [0, 0, 0, 0]     | photos[0].subject.extent
+                    "radius": 0.08            | "eyes": [[0, 0]]           | photos[0].subject.eyes
+                    "radius": 0.08            | "eyes": [[0, 0], [2, 0]]   | photos[0].subject
                     "turn": 90                | "turn": 45                 | photos[0].turn
                     "mirror": true            | "mirror": "yes"            | photos[0].mirror
                     "tilt": -4.5              | "tilt": -60.5              | photos[1].perspective

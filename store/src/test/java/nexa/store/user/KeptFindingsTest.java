@@ -7,17 +7,20 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import nexa.core.find.Certainty;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundSubject;
 import nexa.core.find.FoundTrim;
+import nexa.core.find.ThingKind;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
+import nexa.core.geometry.Size;
 import nexa.core.level.LevelLine;
+import nexa.core.shoot.Eyes;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
@@ -75,21 +78,30 @@ class KeptFindingsTest {
     }
 
     @Test
-    void bordersAndSubjectsAreKnownBesideLevels() {
+    void bordersAndSubjectsAreKnownBesideLevels() throws Exception {
         Trim trim = new Trim(0.1, 0, 0.2, 0.05);
         FoundTrim border = new FoundTrim(FoundTrim.Reason.PLAIN_SIDES, trim, 0.95);
-        Subject spot = new Subject(new Point(0.25, 0.5), OptionalDouble.of(0.125));
-        FoundSubject subject = new FoundSubject(FoundSubject.Reason.FACE, Optional.of(spot), 0.9);
-        FoundSubject nothing = new FoundSubject(FoundSubject.Reason.SEVERAL_ALIKE, Optional.empty(), 0.1);
+        Subject spot = Subject.around(
+                        new Point(0.25, 0.5), new Bounds(new Point(0.1, 0.3), new Point(0.5, 0.6)), new Size(600, 400))
+                .withEyes(Optional.of(
+                        new Eyes(new Point(-0.05, -0.1), new Point(0.05, -0.1), Optional.of(new Point(0, 0)))));
+        FoundSubject subject = new FoundSubject(FoundSubject.Named.persons(2), Optional.of(spot), 0.9);
+        FoundSubject boat = new FoundSubject(
+                FoundSubject.Named.thing(ThingKind.BOAT), Optional.of(spot.withEyes(Optional.empty())), 0.6);
+        FoundSubject nothing = FoundSubject.none(FoundSubject.Reason.SEVERAL_ALIKE, 0.1);
         Photo other = Photo.untouched("b.jpg");
+        Files.write(folder.resolve("c.jpg"), new byte[30]);
+        Photo second = Photo.untouched("c.jpg");
         KeptFindings findings = KeptFindings.of(folder, data);
         findings.find(FoundTrim.class, PHOTO, () -> Optional.of(border));
         findings.find(FoundSubject.class, PHOTO, () -> Optional.of(subject));
+        findings.find(FoundSubject.class, second, () -> Optional.of(boat));
         find(findings, PHOTO);
         findings.save();
         KeptFindings later = KeptFindings.of(folder, data);
         assertThat(later.find(FoundTrim.class, PHOTO, Optional::empty)).hasValue(border);
         assertThat(later.find(FoundSubject.class, PHOTO, Optional::empty)).hasValue(subject);
+        assertThat(later.find(FoundSubject.class, second, Optional::empty)).hasValue(boat);
         assertThat(later.find(FoundLevel.class, PHOTO, Optional::empty)).hasValue(FOUND);
         // A border is looked for in all of the photo, what else there is inside its trim.
         Photo trimmed = PHOTO.withTrim(trim);
@@ -166,7 +178,7 @@ class KeptFindingsTest {
             kept = files.findFirst().orElseThrow();
         }
         for (String broken :
-                List.of("", "{", "[]", "{\"finder\":2,\"photos\":[{\"file\":3}]}", "{\"finder\":0,\"photos\":[]}")) {
+                List.of("", "{", "[]", "{\"finder\":3,\"photos\":[{\"file\":3}]}", "{\"finder\":0,\"photos\":[]}")) {
             Files.writeString(kept, broken);
             assertThat(find(KeptFindings.of(folder, data), PHOTO)).hasValue(FOUND);
         }

@@ -1,4 +1,4 @@
-package nexa.desktop.lineup;
+package nexa.desktop.session;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -7,54 +7,66 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
 import nexa.core.find.FoundSubject;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
-import nexa.desktop.session.Finding;
-import nexa.desktop.session.ShootSession;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.work.Ticket;
 import nexa.imaging.work.Urgency;
 
-/** The subjects found in photos that have no mark, for measuring by them; nothing is marked by it. */
-final class SeenSubjects {
+/** What photos seem to be about, looked for in the background while anybody goes by it; nothing is marked by it. */
+public final class SeenSubjects {
     private static final Duration SETTLE = Duration.millis(200);
 
     private final ShootSession session;
     private final PauseTransition settle = new PauseTransition(SETTLE);
-    private final Map<String, Subject> seen = new HashMap<>();
+    private final Predicate<Photo> wanted;
+    private final Map<String, FoundSubject> seen = new HashMap<>();
     private final Set<Photo> looked = new HashSet<>();
     private final List<Ticket> tickets = new ArrayList<>();
     private boolean isUsed;
 
-    /** @param changed hears that more is known */
-    SeenSubjects(ShootSession session, Runnable changed) {
+    /**
+     * Of no photo yet.
+     *
+     * @param wanted which photos are looked at
+     * @param changed hears that more is known
+     */
+    public SeenSubjects(ShootSession session, Predicate<Photo> wanted, Runnable changed) {
         this.session = session;
+        this.wanted = wanted;
         settle.setOnFinished(event -> changed.run());
     }
 
-    void setUsed(boolean used) {
+    public void setUsed(boolean used) {
         isUsed = used;
         if (!used) {
             stop();
         }
     }
 
-    /** Those known so far, by file; none while they are not used. */
-    Map<String, Subject> known() {
+    /** What is known so far, by file; nothing while it is not used. */
+    public Map<String, FoundSubject> known() {
         return isUsed ? Map.copyOf(seen) : Map.of();
     }
 
-    /** Looks at those photos that have no mark and were not looked at as they are. */
-    void look(Collection<Photo> photos) {
+    /** The subjects known so far, by file. */
+    public Map<String, Subject> subjects() {
+        Map<String, Subject> subjects = new HashMap<>();
+        known().forEach((file, found) -> found.subject().ifPresent(subject -> subjects.put(file, subject)));
+        return subjects;
+    }
+
+    /** Looks at those photos that are wanted and were not looked at as they are. */
+    public void look(Collection<Photo> photos) {
         if (!isUsed) {
             return;
         }
         for (Photo photo : photos) {
-            boolean isMarked = photo.subject().isPresent() || photo.hasNoSubject();
-            if (session.isReady(photo) && !isMarked && looked.add(asLookedAt(photo))) {
+            if (session.isReady(photo) && wanted.test(photo) && looked.add(asLookedAt(photo))) {
                 tickets.add(session.finding().find(FoundSubject.class, photo, Urgency.IDLE, new Hearing(photo.file())));
             }
         }
@@ -74,7 +86,7 @@ final class SeenSubjects {
 
         @Override
         public void found(FoundSubject found) {
-            found.subject().ifPresentOrElse(subject -> seen.put(file, subject), () -> seen.remove(file));
+            seen.put(file, found);
             settle.playFromStart();
         }
 
@@ -92,7 +104,7 @@ final class SeenSubjects {
         settle.stop();
     }
 
-    void dispose() {
+    public void dispose() {
         stop();
     }
 }
