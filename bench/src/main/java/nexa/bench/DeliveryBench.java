@@ -268,7 +268,7 @@ public final class DeliveryBench {
                 photos.add(folder.resolve(name));
             }
         }
-        long before = residentMegabytes("VmRSS");
+        long before = ResidentMemory.megabytes("VmRSS");
         Files.writeString(Path.of("/proc/self/clear_refs"), "5");
         Format format = Format.of(FORMAT, "Page", Ratio.of("4", "3")).withSize(new OutputSize.LongEdge(LONG_EDGE));
         double millis = millis(folder, plan(folder, photos, format, Reshaped.TURNED), "out");
@@ -276,17 +276,8 @@ public final class DeliveryBench {
                 Locale.ROOT,
                 "two photos of 100 MP at once: %.1f s, resident at most %d MB, before that %d MB",
                 millis / 1000,
-                residentMegabytes("VmHWM"),
+                ResidentMemory.megabytes("VmHWM"),
                 before));
-    }
-
-    /** What Linux says of this process's memory. */
-    private static long residentMegabytes(String field) throws IOException {
-        return Files.readAllLines(Path.of("/proc/self/status")).stream()
-                .filter(line -> line.startsWith(field))
-                .mapToLong(line -> Long.parseLong(line.replaceAll("[^0-9]", "")) / 1024)
-                .findFirst()
-                .orElse(-1);
     }
 
     private static void colours(Path folder) throws Exception {

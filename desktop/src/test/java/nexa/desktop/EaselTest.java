@@ -152,7 +152,7 @@ class EaselTest extends EaselWindowTest {
     @Test
     void aFoundSubjectHasABoxWhoseSidesAreDraggedAndEyesThatArePutUp() {
         dragBy("#handle-bottom_right", -320, -240);
-        Eyes found = new Eyes(new Point(-0.02, -0.1), new Point(0.02, -0.1), Optional.empty());
+        Eyes found = new Eyes(new Point(-0.02, 0), new Point(0.02, 0), Optional.empty());
         interact(() -> session()
                 .edit(
                         Edit.Kind.SUBJECT,
@@ -185,7 +185,7 @@ class EaselTest extends EaselWindowTest {
     }
 
     private static Subject person(Photo photo, Eyes eyes) {
-        nexa.core.geometry.Bounds box = new nexa.core.geometry.Bounds(new Point(0.45, 0.35), new Point(0.55, 0.65));
+        nexa.core.geometry.Bounds box = new nexa.core.geometry.Bounds(new Point(0.2, 0.1), new Point(0.3, 0.4));
         return Subject.around(box.middle(), box, photo.size()).withEyes(Optional.of(eyes));
     }
 

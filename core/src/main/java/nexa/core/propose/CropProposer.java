@@ -36,6 +36,9 @@ public final class CropProposer {
     /** A mark without a radius is about this large, as a share of the photo's short side. */
     private static final double USUAL_RADIUS = 0.08;
 
+    /** A box may end just where its photo does; in cells. */
+    private static final double CELL_ROUNDING = 1e-7;
+
     /** Crops may reach beyond the outline by so many pixels of rounding. */
     private static final double ROUNDING = 1e-6;
 
@@ -133,10 +136,10 @@ public final class CropProposer {
     }
 
     private static boolean holds(Bounds crop, Bounds box) {
-        return box.least().x() >= crop.least().x()
-                && box.least().y() >= crop.least().y()
-                && box.most().x() <= crop.most().x()
-                && box.most().y() <= crop.most().y();
+        return box.least().x() >= crop.least().x() - CELL_ROUNDING
+                && box.least().y() >= crop.least().y() - CELL_ROUNDING
+                && box.most().x() <= crop.most().x() + CELL_ROUNDING
+                && box.most().y() <= crop.most().y() + CELL_ROUNDING;
     }
 
     private List<Tried> tried(double ratio) {

@@ -21,6 +21,8 @@ import nexa.core.shoot.Photo;
  * @param isLimited whether the photo's edges kept a follower from what its lead asks for
  */
 public record PhotoCrop(Photo photo, Format format, State state, Crop crop, boolean isLimited, List<Warning> warnings) {
+    private static final double ROUNDING = 1e-9;
+
     /** Where the crop comes from. */
     public enum State {
         UNTOUCHED,
@@ -125,13 +127,24 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
                 .map(spot -> {
                     Point place = crop.placeOf(spot.at(), photo.angle());
                     Bounds reach = spot.reach();
-                    boolean isIn = place.x() + reach.least().x() / crop.size().width() >= 0
-                            && place.x() + reach.most().x() / crop.size().width() <= 1
-                            && place.y() + reach.least().y() / crop.size().height() >= 0
-                            && place.y() + reach.most().y() / crop.size().height() <= 1;
+                    boolean isIn = isIn(
+                                    place.x(),
+                                    reach.least().x(),
+                                    reach.most().x(),
+                                    crop.size().width())
+                            && isIn(
+                                    place.y(),
+                                    reach.least().y(),
+                                    reach.most().y(),
+                                    crop.size().height());
                     return !isIn;
                 })
                 .orElse(false);
+    }
+
+    /** Whether what reaches so far around a place of the crop is in it; a box may end just where its photo does. */
+    private static boolean isIn(double place, double least, double most, double length) {
+        return place + least / length >= -ROUNDING && place + most / length <= 1 + ROUNDING;
     }
 
     /** The crop's pixels that an inch of paper gets before any enlarging; empty without a paper size. */

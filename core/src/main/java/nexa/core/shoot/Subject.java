@@ -127,8 +127,9 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
     /**
      * What was found in a part of a photo, as it lies in the whole.
      *
-     * @param corner where the part begins, in the photo's pixels
-     * @param part the part's size in the photo's pixels
+     * @param corner where the part begins, in pixels of the whole, or of a smaller picture of it
+     * @param part the part's size in those pixels
+     * @param photo the whole's size in those pixels
      */
     public Subject inWhole(Point corner, Size part, Size photo) {
         double across = part.width() / photo.width();

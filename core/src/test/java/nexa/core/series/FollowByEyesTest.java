@@ -148,6 +148,22 @@ class FollowByEyesTest {
         assertThat(isCut(new Adjust(shoot, "a.jpg", "page").to(tighter))).isTrue();
     }
 
+    @Test
+    void aBodyThatThePhotoItselfEndsAtIsNotCutByTheLargestCrop() {
+        Photo photo = Photo.untouched("a.jpg").withPixels(new PixelSize(3001, 1999));
+        Bounds box = new Bounds(new Point(0.37, 0), new Point(0.61, 1));
+        Photo person = photo.withSubject(Optional.of(Subject.around(box.middle(), box, photo.size())));
+        for (Photo lying : List.of(
+                person,
+                person.withPreparation(person.preparation().withMirrored(true)).withSubject(person.subject()))) {
+            assertThat(isCut(Shoot.of("S", Shoot.Order.NAME, List.of(PAGE), List.of(lying))))
+                    .isFalse();
+        }
+        assertThat(isCut(new Adjust(Shoot.of("S", Shoot.Order.NAME, List.of(PAGE), List.of(person)), "a.jpg", "page")
+                        .to(new Crop(new Point(1470, 1000), new Size(1596, 1995)))))
+                .isTrue();
+    }
+
     private static boolean isCut(Shoot shoot) {
         return new Crops(shoot)
                 .of(shoot.photo("a.jpg"), shoot.format("page"))

@@ -104,7 +104,7 @@ final class DeliveryNote {
                 .ifPresent(photo -> thumb.show(session.crop(photo, format), 56, 46));
         StackPane place = new StackPane(thumb);
         place.setMinHeight(62);
-        Button open = new Button(format.name());
+        Button open = Parts.named(format.name());
         open.getStyleClass().addAll("flat", "note-open", "note-name");
         open.setId("change-" + format.id());
         Parts.explain(open, Words.get("note.change.tip", format.name()));

@@ -16,10 +16,13 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.guide.Guide;
 import nexa.core.series.CropTable;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.StepFromLead;
+import nexa.core.shape.PhotoSpace;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Wheel;
@@ -130,7 +133,7 @@ final class LineUpCell extends VBox {
         }
         guides.show(List.of(guide), List.of());
         guides.lay(new Rectangle(0, 0, size.width(), size.height()));
-        showSubject(crop);
+        showMark(entry);
         Parts.setName(name, entry.file());
         pseudoClassStateChanged(CURRENT, isCurrent);
         pseudoClassStateChanged(OUT, entry.isOut());
@@ -139,11 +142,18 @@ final class LineUpCell extends VBox {
         setAccessibleText(entry.file() + ", " + word.getText());
     }
 
-    private void showSubject(PhotoCrop crop) {
+    /** Rings what it is measured by: the middle of the eyes, or the subject. */
+    private void showMark(CropTable.Row entry) {
+        PhotoCrop crop = entry.crop();
+        PhotoSpace space = crop.photo().space();
+        boolean isByEyes = entry.step().map(StepFromLead::isByEyes).orElse(true);
         Optional<Point> place = crop.photo()
                 .subject()
-                .map(subject -> crop.crop()
-                        .placeOf(subject.in(crop.photo().space()), crop.photo().angle()));
+                .map(subject -> subject.eyesIn(space)
+                        .filter(eyes -> isByEyes)
+                        .map(Segment::middle)
+                        .orElseGet(() -> subject.in(space)))
+                .map(at -> crop.crop().placeOf(at, crop.photo().angle()));
         boolean isIn = place.map(at -> at.x() >= 0 && at.x() <= 1 && at.y() >= 0 && at.y() <= 1)
                 .orElse(false);
         ring.setVisible(isIn);

@@ -138,7 +138,7 @@ final class LineUpFoot {
     }
 
     private Button outEntry(CropTable.Row entry) {
-        Button button = new Button(
+        Button button = Parts.named(
                 PhotoNames.base(entry.file()) + "  " + StepWords.of(entry.step().orElseThrow()));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setGraphic(Parts.triangle());

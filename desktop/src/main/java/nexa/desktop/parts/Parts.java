@@ -105,6 +105,13 @@ public final class Parts {
         return button;
     }
 
+    /** A button that says the name of a file, a folder or a format, in which an underscore is one. */
+    public static Button named(String name) {
+        Button button = new Button(name);
+        button.setMnemonicParsing(false);
+        return button;
+    }
+
     /** A small {@link #button} that is never narrower than its words. */
     public static Button smallButton(String key, String id, Runnable action, String... styles) {
         Button button = button(key, action, styles);
@@ -131,6 +138,8 @@ public final class Parts {
     /** An entry of a menu. */
     public static MenuItem item(String words, Runnable action) {
         MenuItem item = new MenuItem(words);
+        // It may hold a name, in which an underscore is one.
+        item.setMnemonicParsing(false);
         item.setOnAction(event -> action.run());
         return item;
     }

@@ -138,7 +138,7 @@ final class LooksList {
     private Button photo(String file, LooksByReason.Reason reason) {
         Optional<PhotoProblem> problem =
                 session.shoot().find(file).flatMap(session::problem).filter(found -> reason.isProblem());
-        Button button = new Button(problem.map(Words::say).orElse(PhotoNames.base(file)));
+        Button button = Parts.named(problem.map(Words::say).orElse(PhotoNames.base(file)));
         button.getStyleClass().addAll("flat", "look-entry");
         button.setWrapText(problem.isPresent());
         button.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);

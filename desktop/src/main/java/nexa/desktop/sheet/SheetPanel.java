@@ -69,7 +69,7 @@ final class SheetPanel {
         }
         VBox list = new VBox(2);
         for (Path folder : folders) {
-            Button button = new Button(folder.getFileName().toString());
+            Button button = Parts.named(folder.getFileName().toString());
             button.getStyleClass().addAll("flat", "look-entry");
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAlignment(Pos.TOP_LEFT);

@@ -56,7 +56,7 @@ final class Welcome extends VBox {
     }
 
     private static Button recent(Path folder, Actions actions) {
-        Button button = new Button(String.valueOf(folder.getFileName()));
+        Button button = Parts.named(String.valueOf(folder.getFileName()));
         button.getStyleClass().addAll("flat", "recent");
         button.setTooltip(Parts.tooltip(folder.toString()));
         button.setAccessibleHelp(folder.toString());

@@ -140,8 +140,8 @@ public final class PhotoFinder {
         return what == FoundSubject.class
                 ? inside(
                         bgra,
-                        (bgr, corner) -> SubjectFinder.find(bgr, isUnwanted)
-                                .map(subject -> whole(subject, bgr, corner.times(factor), factor)))
+                        (bgr, corner) ->
+                                SubjectFinder.find(bgr, isUnwanted).map(subject -> whole(subject, bgr, corner, bgra)))
                 : inside(
                         bgra,
                         (bgr, corner) -> LevelFinder.find(bgr, isUnwanted)
@@ -162,12 +162,13 @@ public final class PhotoFinder {
         }
     }
 
-    /** What was found in a part, for the whole photo. */
-    private FoundSubject whole(FoundSubject found, Mat part, Point corner, double factor) {
-        Size size = new Size(part.cols() * factor, part.rows() * factor);
+    /** What was found in a part of a picture, for all of it. */
+    private static FoundSubject whole(FoundSubject found, Mat part, Point corner, Mat picture) {
+        Size size = new Size(part.cols(), part.rows());
+        Size whole = new Size(picture.cols(), picture.rows());
         return new FoundSubject(
                 found.named(),
-                found.subject().map(subject -> subject.inWhole(corner, size, photo.size())),
+                found.subject().map(subject -> subject.inWhole(corner, size, whole)),
                 found.confidence());
     }
 }
