@@ -122,7 +122,7 @@ class FirstCropTest extends WindowTest {
         assertThat(delivered.getWidth()).isEqualTo(side);
         assertThat(delivered.getHeight()).isEqualTo(side);
         try (var files = Files.list(folder.resolve("delivery/shop"))) {
-            assertThat(files.count()).as("every photo but the damaged one").isEqualTo(38);
+            assertThat(files.count()).as("every photo but the damaged one").isEqualTo(41);
         }
     }
 

@@ -1,5 +1,6 @@
 package nexa.sample;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** The photos of the sample shoot that show the pottery itself. */
@@ -54,5 +55,23 @@ final class FernhillPlaces {
                 new Vec(0.25, 1.75, 0),
                 66,
                 new SkyLight()));
+        addHelpers(photos);
+    }
+
+    private static void addHelpers(List<Shot> photos) {
+        List<Surface> maren = Helper.at(new Vec(0.02, 1.3, 0), 8, 0xE6BE9E, 0x4A3022, 0x4E6488);
+        photos.add(helpers(187, false, 1.2, maren, 1.17, 33));
+        List<Surface> joss = Helper.at(new Vec(-0.05, 1.32, 0), 62, 0xB98562, 0x2A211C, 0x7A5B46);
+        photos.add(helpers(188, false, -0.8, joss, 1.19, 33));
+        List<Surface> both = new ArrayList<>(Helper.at(new Vec(-0.27, 1.29, 0), 12, 0xB98562, 0x2A211C, 0x7A5B46));
+        both.addAll(Helper.at(new Vec(0.25, 1.25, 0.05), -8, 0xE6BE9E, 0x4A3022, 0x4E6488));
+        photos.add(helpers(189, true, 0.5, both, 1.16, 36));
+    }
+
+    private static Shot helpers(
+            int number, boolean isWide, double lean, List<Surface> helpers, double aim, double view) {
+        Vec eye = new Vec(0, aim + 0.1, 1.75);
+        return Take.place(
+                number, isWide, lean, 0, Places.firing(helpers), eye, new Vec(0, aim, 0), view, Places.indoors());
     }
 }

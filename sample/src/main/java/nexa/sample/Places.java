@@ -52,6 +52,16 @@ final class Places {
                 new Panel(new Vec(-4, -2, -1.1), new Vec(8, 0, 0), new Vec(0, 6, 0), Panel.Finish.BACKDROP));
     }
 
+    /** Helpers by the wall, and a shelf of pots beside them. */
+    static List<Surface> firing(List<Surface> helpers) {
+        List<Surface> things = new ArrayList<>(helpers);
+        things.addAll(List.of(Panel.box(new Vec(-1.6, 0.86, -0.75), new Vec(1.6, 0.89, -0.5), Panel.Finish.SHELF)));
+        things.add(PotShapes.vase(-0.62, -0.62, 0.8, Glaze.teal(0.05)).raised(0.89));
+        things.add(PotShapes.jar(0.66, -0.62, 1, Glaze.rust(0.04)).raised(0.89));
+        things.add(new Panel(new Vec(-4, -1, -0.8), new Vec(8, 0, 0), new Vec(0, 4, 0), Panel.Finish.PLASTER));
+        return things;
+    }
+
     /** The kiln shed with its boards, slates and brick chimney. */
     static List<Surface> shed() {
         List<Surface> things = new ArrayList<>();

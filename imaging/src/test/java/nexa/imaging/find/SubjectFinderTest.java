@@ -12,11 +12,14 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.core.find.FoundSubject;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Point;
 import nexa.core.propose.CropProposer;
 import nexa.core.propose.Proposal;
 import nexa.core.propose.Scene;
+import nexa.core.shoot.Eyes;
 import nexa.core.shoot.Photo;
+import nexa.core.shoot.Subject;
 import nexa.core.shoot.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.facts.PhotoFolder;
@@ -63,6 +66,54 @@ class SubjectFinderTest {
         assertThat(all).isEqualTo((31 + every - 1) / every);
         assertThat(claimed).isGreaterThanOrEqualTo(isThorough ? 29 : 8);
         assertThat(inside).isGreaterThanOrEqualTo(isThorough ? 26 : 7);
+    }
+
+    @Test
+    void theFiringsHelpersArePeopleAndTheirEyesAreWhereTheyWereDrawn() throws Exception {
+        FoundSubject one = helper("fern-0187.jpg");
+        assertThat(one.reason()).isEqualTo(FoundSubject.Reason.PERSON);
+        assertEyes(one, 0.501, 0.361, 0.596, 0.364);
+        assertThat(one.subject().orElseThrow().box().extent().y())
+                .as("the body is the subject, from the head to the photo's edge")
+                .isGreaterThan(0.65);
+        FoundSubject aside = helper("fern-0188.jpg");
+        assertThat(aside.reason()).isEqualTo(FoundSubject.Reason.PERSON);
+        assertEyes(aside, 0.498, 0.362, 0.527, 0.362);
+        FoundSubject both = helper("fern-0189.jpg");
+        assertThat(both.named()).isEqualTo(FoundSubject.Named.persons(2));
+        Bounds box = both.subject().orElseThrow().box();
+        assertThat(box.least().x()).isLessThan(0.1);
+        assertThat(box.most().x()).isGreaterThan(0.88);
+    }
+
+    private static FoundSubject helper(String name) throws Exception {
+        Path file = SAMPLE.resolve("photos").resolve(name);
+        return found(file, TestPhotos.photo(file));
+    }
+
+    private static void assertEyes(FoundSubject found, double x, double y, double otherX, double otherY) {
+        Subject subject = found.subject().orElseThrow();
+        Eyes eyes = subject.eyes().orElseThrow();
+        assertThat(subject.at().plus(eyes.one()).distance(new Point(x, y))).isLessThan(0.02);
+        assertThat(subject.at().plus(eyes.other()).distance(new Point(otherX, otherY)))
+                .isLessThan(0.02);
+    }
+
+    @Test
+    void aTurnedMirroredOrTrimmedPersonIsFoundOnTheSamePlaceOfThePhoto() throws Exception {
+        Path file = SAMPLE.resolve("photos").resolve("fern-0187.jpg");
+        Photo photo = TestPhotos.photo(file);
+        Subject plain = found(file, photo).subject().orElseThrow();
+        Photo mirrored = photo.withPreparation(photo.preparation().mirrored());
+        Subject inMirror = found(file, mirrored).subject().orElseThrow().mirrored();
+        assertThat(inMirror.box().least().distance(plain.box().least())).isLessThan(0.03);
+        Photo trimmed = photo.withTrim(new Trim(0.15, 0.1, 0.1, 0.05));
+        Subject inTrim = found(file, trimmed).subject().orElseThrow();
+        assertThat(inTrim.box().least().distance(plain.box().least())).isLessThan(0.03);
+        assertThat(inTrim.box().most().y()).as("where the trim ends").isLessThanOrEqualTo(0.95 + 1e-9);
+        Point eye = inTrim.at().plus(inTrim.eyes().orElseThrow().one());
+        assertThat(eye.distance(plain.at().plus(plain.eyes().orElseThrow().one())))
+                .isLessThan(0.02);
     }
 
     private Path disc(int x, int y) {
