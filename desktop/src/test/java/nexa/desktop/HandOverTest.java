@@ -25,11 +25,11 @@ class HandOverTest extends WindowTest {
         clickOn("#stop-delivery");
         waitFor(() -> detail().startsWith("Stopped."));
         List<String> first = delivered(folder);
-        assertThat(first.size()).isLessThan(76);
+        assertThat(first.size()).isLessThan(82);
 
         clickOn("#deliver");
         waitFor(() -> detail().contains("there already, just the same"));
-        assertThat(delivered(folder)).hasSize(76).containsAll(first);
+        assertThat(delivered(folder)).hasSize(82).containsAll(first);
         assertThat(folder.resolve("delivery/nexa-files.csv")).exists();
     }
 
@@ -96,10 +96,10 @@ class HandOverTest extends WindowTest {
         waitFor(() ->
                 lookup("#pause-delivery").tryQuery().map(WindowTest::isShown).orElse(false));
         clickOn("#pause-delivery");
-        waitFor(() -> detail().startsWith("76 files delivered"));
+        waitFor(() -> detail().startsWith("82 files delivered"));
         interact(() -> assertThat(shell.mayClose()).isTrue());
-        assertThat(delivered(folder)).hasSize(76);
-        waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 76 files delivered in [\\d.]+ s.*")));
+        assertThat(delivered(folder)).hasSize(82);
+        waitFor(() -> words().stream().anyMatch(text -> text.matches(".*: 82 files delivered in [\\d.]+ s.*")));
         push(KeyCode.ESCAPE);
         waitFor(() -> lookup("#delivery-detail").tryQuery().isEmpty());
         awaitStill("#delivered-open");
@@ -112,7 +112,7 @@ class HandOverTest extends WindowTest {
     /** Begins to deliver two formats and pauses before they are all delivered. */
     private void deliverAndPause(Path folder) {
         clickInTurn("#goes-page", "#goes-own");
-        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 7[0-9] files"));
+        waitFor(() -> lookup("#deliver").<Labeled>query().getText().matches("Deliver 8[0-9] files"));
         clickOn("#deliver");
         waitFor(() -> !delivered(folder).isEmpty());
         clickOn("#pause-delivery");

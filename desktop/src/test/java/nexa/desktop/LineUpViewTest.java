@@ -116,7 +116,7 @@ class LineUpViewTest extends WindowTest {
         waitFor(() ->
                 words().stream().anyMatch(text -> text.matches("\\d+ photos: \\d+ wide, 0 tall\\..*are left\\.")));
         clickOn("#carry-back").clickOn("#carry-subject");
-        waitFor(() -> words().stream().anyMatch(text -> text.matches("22 photos: 22 wide, 0 tall\\..*")));
+        waitFor(() -> words().stream().anyMatch(text -> text.matches("23 photos: 23 wide, 0 tall\\..*")));
         clickOn("#carry-do");
         waitFor(() -> placement("fern-0160.jpg") instanceof Placement.Follow follow && !follow.isTuned());
         assertThat(((Placement.Follow) placement("fern-0160.jpg")).carry())

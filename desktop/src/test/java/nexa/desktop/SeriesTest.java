@@ -71,9 +71,9 @@ class SeriesTest extends WindowTest {
         push(KeyCode.C);
         waitFor(() -> words().contains("Wide and tall"));
         clickOn("#carry-both");
-        waitFor(() -> words().stream().anyMatch(text -> text.matches("3[78] photos: 2[34] wide, 14 tall\\..*")));
+        waitFor(() -> words().stream().anyMatch(text -> text.matches("4[01] photos: 2[45] wide, 16 tall\\..*")));
         clickOn("#carry-do");
-        waitFor(() -> followers() >= 37);
+        waitFor(() -> followers() >= 40);
         assertThat(session().format().leads()).containsEntry(Orientation.WIDE, "fern-0147.jpg");
     }
 

@@ -49,10 +49,10 @@ class SheetTest extends WindowTest {
     @Test
     void aWholeLaneIsChosenAndTurnedAsOneStepThatIsUndone() {
         List<Photo> before = session().shoot().photos();
-        clickOn(lookup(node -> node instanceof Button button && "Choose all 24".equals(button.getText()))
+        clickOn(lookup(node -> node instanceof Button button && "Choose all 25".equals(button.getText()))
                 .<Node>query());
-        waitFor(() -> session().chosenProperty().get().size() == 24);
-        assertThat(words()).anyMatch(text -> text.startsWith("23 wide\nTurned by −6.0° to 3.1°\nKept"));
+        waitFor(() -> session().chosenProperty().get().size() == 25);
+        assertThat(words()).anyMatch(text -> text.startsWith("24 wide\nTurned by −6.0° to 3.1°\nKept"));
         interact(() -> lookup("#sheet").query().requestFocus());
         push(KeyCode.CONTROL, KeyCode.RIGHT);
         waitFor(() -> session().shoot().photos().stream()
@@ -60,7 +60,7 @@ class SheetTest extends WindowTest {
         assertThat(session().shoot().photos().stream()
                         .filter(photo -> photo.preparation().turn() == QuarterTurn.RIGHT))
                 .as("all of them but the one that can't be read")
-                .hasSize(23);
+                .hasSize(24);
         push(KeyCode.CONTROL, KeyCode.Z);
         waitFor(() -> session().shoot().photos().equals(before));
         assertThat(session().shoot().photos()).isEqualTo(before);

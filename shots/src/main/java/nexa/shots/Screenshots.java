@@ -26,6 +26,8 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import nexa.core.find.FoundSubject;
+import nexa.core.find.TakeFound;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Segment;
 import nexa.core.shape.FromLines;
@@ -33,8 +35,11 @@ import nexa.core.shape.Perspective;
 import nexa.core.shape.SceneLines;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
+import nexa.desktop.session.Finding;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.shell.Shell;
+import nexa.imaging.decode.PhotoProblem;
+import nexa.imaging.work.Urgency;
 
 /** Takes the pictures of the documentation: the real window, one main view after the other, then ends the program. */
 final class Screenshots {
@@ -72,8 +77,11 @@ final class Screenshots {
             shell.go("sheet");
             fire("#chosen-find");
         }));
+        views.add(Map.entry("subjects", () -> fire("#find-what-subjects")));
+        views.add(Map.entry("person", this::markPerson));
         views.add(Map.entry("line-up", () -> {
-            fire("#close-panel");
+            shell.session().orElseThrow().edits().undo();
+            shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
             shell.go("lineup");
         }));
         views.add(Map.entry("proposals", this::propose));
@@ -111,6 +119,26 @@ final class Screenshots {
         // Undoing went to what had changed.
         shell.session().orElseThrow().goTo(Optional.of("fern-0147.jpg"));
         fire("#print-help");
+    }
+
+    /** Takes what is found of one photo, with the tool for its sides in the hand. */
+    private void markPerson() {
+        fire("#close-panel");
+        ShootSession session = shell.session().orElseThrow();
+        Photo photo = session.shoot().photo("fern-0187.jpg");
+        session.finding().find(FoundSubject.class, photo, Urgency.NOW, new Finding.Listener<>() {
+            @Override
+            public void found(FoundSubject found) {
+                session.edit(Edit.Kind.SUBJECT, shoot -> TakeFound.of(shoot, Map.of(photo.file(), List.of(found))));
+            }
+
+            @Override
+            public void failed(PhotoProblem problem) {
+                throw new IllegalStateException(problem);
+            }
+        });
+        session.goTo(Optional.of(photo.file()));
+        shell.go("easel");
     }
 
     private void propose() {

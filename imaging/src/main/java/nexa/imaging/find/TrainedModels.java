@@ -10,6 +10,7 @@ import java.util.function.LongSupplier;
 import java.util.stream.Stream;
 import nexa.core.find.SeenFace;
 import nexa.core.find.SeenThing;
+import org.bytedeco.javacpp.Pointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
@@ -90,6 +91,8 @@ public final class TrainedModels {
         }
         nets.values().forEach(net -> net.ifPresent(TrainedNet::close));
         nets.clear();
+        // What was let go would else stay with the process, for whatever it asks for next.
+        Pointer.trimMemory();
     }
 
     /** Whether any is in memory. */
