@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import nexa.core.geometry.Point;
 import nexa.core.shape.PhotoSpace;
 import nexa.core.shoot.Eyes;
+import nexa.core.shoot.Subject;
 
 /**
  * A subject's eyes in the plane, in pixels.
@@ -21,17 +22,21 @@ record EyesSpot(Point middle, OptionalDouble apart) {
     /** Eyes nearer to each other than this share of the photo's short side are too small to be measured by. */
     private static final double LEAST_APART = 0.06;
 
-    /** @param at the point that marks the subject, which its eyes are relative to */
-    static EyesSpot of(Point at, Eyes eyes, PhotoSpace space) {
+    /** Those of a subject, if it has any. */
+    static Optional<EyesSpot> of(Subject subject, PhotoSpace space) {
+        return subject.eyesIn(space)
+                .map(inPlane -> new EyesSpot(
+                        inPlane.middle(),
+                        isToMeasureBy(subject.at(), subject.eyes().orElseThrow(), space)
+                                ? OptionalDouble.of(inPlane.length())
+                                : OptionalDouble.empty()));
+    }
+
+    private static boolean isToMeasureBy(Point at, Eyes eyes, PhotoSpace space) {
         Point one = space.inPhoto(at.plus(eyes.one()));
         Point other = space.inPhoto(at.plus(eyes.other()));
-        boolean isLarge = one.distance(other) >= LEAST_APART * space.photo().shortSide();
-        boolean isFacing = isLarge && isBetween(one, other, eyes.nose().map(nose -> space.inPhoto(at.plus(nose))));
-        Point oneInPlane = space.plane().toPlane(one);
-        Point otherInPlane = space.plane().toPlane(other);
-        return new EyesSpot(
-                oneInPlane.plus(otherInPlane).times(0.5),
-                isFacing ? OptionalDouble.of(oneInPlane.distance(otherInPlane)) : OptionalDouble.empty());
+        return one.distance(other) >= LEAST_APART * space.photo().shortSide()
+                && isBetween(one, other, eyes.nose().map(nose -> space.inPhoto(at.plus(nose))));
     }
 
     private static boolean isBetween(Point one, Point other, Optional<Point> nose) {

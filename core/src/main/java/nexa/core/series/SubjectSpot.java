@@ -20,10 +20,7 @@ record SubjectSpot(Point at, OptionalDouble radius, Bounds reach, Optional<EyesS
 
     static SubjectSpot of(Subject subject, PhotoSpace space) {
         return new SubjectSpot(
-                subject.in(space),
-                subject.radiusIn(space),
-                subject.reachIn(space),
-                subject.eyes().map(eyes -> EyesSpot.of(subject.at(), eyes, space)));
+                subject.in(space), subject.radiusIn(space), subject.reachIn(space), EyesSpot.of(subject, space));
     }
 
     /** Where the middle of its eyes is, if it has any. */

@@ -81,25 +81,36 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
     /** The same with another box around it: the point keeps its share of the box, the eyes their place of the photo. */
     public Subject withBox(Bounds box, Size photo) {
         Bounds before = box();
-        Point size = before.extent();
-        Point shares = new Point(
-                (at.x() - before.least().x()) / size.x(),
-                (at.y() - before.least().y()) / size.y());
-        Point moved = inside(new Point(
-                box.least().x() + shares.x() * box.extent().x(),
-                box.least().y() + shares.y() * box.extent().y()));
-        Point way = at.minus(moved);
+        Point moved = new Point(
+                along(
+                        at.x(),
+                        before.least().x(),
+                        before.most().x(),
+                        box.least().x(),
+                        box.most().x()),
+                along(
+                        at.y(),
+                        before.least().y(),
+                        before.most().y(),
+                        box.least().y(),
+                        box.most().y()));
+        Point way = at.minus(inside(moved));
         return around(moved, box, photo).withEyes(eyes.map(found -> found.moved(place -> place.plus(way))));
     }
 
+    private static double along(double place, double from, double to, double newFrom, double newTo) {
+        double share = to > from ? (place - from) / (to - from) : 0.5;
+        return newFrom + share * (newTo - newFrom);
+    }
+
     /**
-     * The box around it, as fractions of the photo; it may reach beyond.
+     * The box around it, as fractions of the photo: as much of it as is in the photo.
      *
      * @throws java.util.NoSuchElementException if it has no extent
      */
     public Bounds box() {
         Bounds reach = extent.orElseThrow().reach();
-        return new Bounds(at.plus(reach.least()), at.plus(reach.most()));
+        return new Bounds(inside(at.plus(reach.least())), inside(at.plus(reach.most())));
     }
 
     public Subject movedTo(Point newAt) {
@@ -169,19 +180,19 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
     public Bounds reachIn(PhotoSpace space) {
         if (extent.isPresent()) {
             double scale = space.scaleAt(at);
-            Bounds reach = extent.get().reach();
+            Bounds box = box();
             return new Bounds(
-                    space.inPhoto(reach.least()).times(scale),
-                    space.inPhoto(reach.most()).times(scale));
+                    space.inPhoto(box.least().minus(at)).times(scale),
+                    space.inPhoto(box.most().minus(at)).times(scale));
         }
         double radius = radiusIn(space).orElse(0);
         return new Bounds(new Point(0 - radius, 0 - radius), new Point(radius, radius));
     }
 
-    /** From one of its eyes to the other in the plane, if it has any. */
+    /** From one of its eyes to the other in the plane, if it has any; eyes beyond the photo's edge lie on it. */
     public Optional<Segment> eyesIn(PhotoSpace space) {
-        return eyes.map(
-                found -> new Segment(space.toPlane(at.plus(found.one())), space.toPlane(at.plus(found.other()))));
+        return eyes.map(found -> new Segment(
+                space.toPlane(inside(at.plus(found.one()))), space.toPlane(inside(at.plus(found.other())))));
     }
 
     /** See {@link Fingerprint}. */

@@ -65,6 +65,23 @@ class SubjectTest {
     }
 
     @Test
+    void movedToTheEdgeItsBoxEndsWithThePhoto() {
+        Subject moved = PERSON.movedTo(new Point(1, 0.2));
+        assertThat(moved.box().most().distance(new Point(1, 0.6))).isLessThan(1e-12);
+        assertThat(moved.box().least().distance(new Point(0.9, 0))).isLessThan(1e-12);
+        assertThat(moved.reachIn(PhotoSpace.of(PHOTO)).most().x()).isZero();
+        Subject thin = new Subject(
+                new Point(1, 0.5),
+                OptionalDouble.empty(),
+                Optional.of(new Extent(0, -0.1, 0.1, 0.1)),
+                Optional.empty());
+        assertThat(thin.withBox(new Bounds(new Point(0.8, 0.4), new Point(1, 0.6)), PHOTO)
+                        .at()
+                        .x())
+                .isCloseTo(0.9, within(1e-12));
+    }
+
+    @Test
     void foundInAPartItLiesOnTheSamePixelsOfTheWhole() {
         Subject whole = PERSON.inWhole(new Point(300, 200), new Size(1500, 1000), PHOTO);
         assertThat(whole.at().distance(new Point(900 / 3000.0, 700 / 2000.0))).isLessThan(1e-12);

@@ -24,7 +24,6 @@ import nexa.core.geometry.Segment;
 import nexa.core.geometry.Size;
 import nexa.core.shape.PhotoSpace;
 import nexa.core.shape.Plane;
-import nexa.core.shoot.Extent;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 
@@ -64,8 +63,10 @@ public final class PhotoLayer extends Pane {
                     space.inPhoto(subject.at()),
                     subject.radius().orElse(0) * photo.size().shortSide(),
                     subject.extent()
-                            .map(Extent::reach)
-                            .map(reach -> new Bounds(space.inPhoto(reach.least()), space.inPhoto(reach.most()))),
+                            .map(any -> subject.box())
+                            .map(box -> new Bounds(
+                                    space.inPhoto(box.least().minus(subject.at())),
+                                    space.inPhoto(box.most().minus(subject.at())))),
                     subject.eyes()
                             .map(eyes -> new Segment(
                                     space.inPhoto(subject.at().plus(eyes.one())),
