@@ -209,6 +209,7 @@ class ProposeAndTrimTest extends WindowTest {
         waitFor(() -> lookup("#carry-find").query().isVisible());
         clickOn("#carry-find");
         waitFor(() -> isSaid("5 photos looked at"));
+        assertNoOtherToolkitIsLoaded();
         clickOn("#find-take");
         waitFor(() -> lookup("#carry-do").tryQuery().isPresent()
                 && session().shoot().photo("fern-0153.jpg").subject().isPresent());
@@ -235,5 +236,15 @@ class ProposeAndTrimTest extends WindowTest {
         assertThat(session().shoot().photo("fern-0139.jpg").entry("tile").isDone())
                 .as("tall ones were not on view")
                 .isFalse();
+    }
+
+    /** Windows of another toolkit, loaded beside this one, would end the process. */
+    private static void assertNoOtherToolkitIsLoaded() throws Exception {
+        Path maps = Path.of("/proc/self/maps");
+        if (Files.exists(maps)) {
+            assertThat(Files.readAllLines(maps))
+                    .anyMatch(line -> line.contains("opencv_dnn"))
+                    .noneMatch(line -> line.contains("opencv_highgui"));
+        }
     }
 }
