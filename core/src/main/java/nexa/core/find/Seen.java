@@ -16,7 +16,7 @@ public interface Seen {
 
     /** How much of the picture its box is, 0 … 1. */
     default double area() {
-        return box().extent().x() * box().extent().y();
+        return box().area();
     }
 
     /**
@@ -32,28 +32,5 @@ public interface Seen {
             }
         });
         return kept;
-    }
-
-    /** What two boxes share of what they cover together, 0 … 1. */
-    static double overlap(Bounds one, Bounds other) {
-        double both = shared(one, other);
-        return both / (area(one) + area(other) - both);
-    }
-
-    /** What two boxes share of the smaller one, 0 … 1. */
-    static double nested(Bounds one, Bounds other) {
-        return shared(one, other) / Math.min(area(one), area(other));
-    }
-
-    private static double area(Bounds box) {
-        return Math.max(Double.MIN_NORMAL, box.extent().x() * box.extent().y());
-    }
-
-    private static double shared(Bounds one, Bounds other) {
-        double across = Math.min(one.most().x(), other.most().x())
-                - Math.max(one.least().x(), other.least().x());
-        double down = Math.min(one.most().y(), other.most().y())
-                - Math.max(one.least().y(), other.least().y());
-        return Math.max(0, across) * Math.max(0, down);
     }
 }

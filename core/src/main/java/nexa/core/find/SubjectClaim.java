@@ -79,8 +79,7 @@ public record SubjectClaim(FoundSubject found, List<Bounds> faces) {
                 things.stream()
                         .filter(thing -> thing.isLiving() && thing.score() >= LEAST_LIVING)
                         .toList(),
-                (one, other) ->
-                        one.isPerson() == other.isPerson() && Seen.overlap(one.box(), other.box()) > SeenThing.SAME);
+                (one, other) -> one.isPerson() == other.isPerson() && one.box().overlap(other.box()) > SeenThing.SAME);
         if (living.stream().noneMatch(one -> one.area() >= LEAST_AREA) || !isAgreed(living.get(0), sight)) {
             return Optional.empty();
         }
@@ -107,7 +106,7 @@ public record SubjectClaim(FoundSubject found, List<Bounds> faces) {
     private static boolean isAgreed(SeenThing likeliest, Sight sight) {
         return likeliest.score() >= AGREED
                 || sight.salient()
-                        .filter(region -> Seen.overlap(region.box(), likeliest.box()) >= LEAST_AGREEMENT)
+                        .filter(region -> region.box().overlap(likeliest.box()) >= LEAST_AGREEMENT)
                         .isPresent();
     }
 
@@ -197,8 +196,8 @@ public record SubjectClaim(FoundSubject found, List<Bounds> faces) {
     /** Whether something elsewhere stands out more surely than a doubtful thing is one. */
     private static boolean isOutdone(SeenThing thing, Sight sight) {
         return sight.salient()
-                .filter(region -> region.confidence() > thing.score()
-                        && Seen.overlap(region.box(), thing.box()) < LEAST_AGREEMENT)
+                .filter(region ->
+                        region.confidence() > thing.score() && region.box().overlap(thing.box()) < LEAST_AGREEMENT)
                 .isPresent();
     }
 
@@ -242,11 +241,7 @@ public record SubjectClaim(FoundSubject found, List<Bounds> faces) {
     }
 
     private static Bounds inside(Bounds box) {
-        return new Bounds(inside(box.least()), inside(box.most()));
-    }
-
-    private static Point inside(Point place) {
-        return new Point(Math.max(0, Math.min(1, place.x())), Math.max(0, Math.min(1, place.y())));
+        return new Bounds(Bounds.UNIT.nearest(box.least()), Bounds.UNIT.nearest(box.most()));
     }
 
     private static Bounds around(Stream<Bounds> boxes) {

@@ -25,7 +25,7 @@ public final class TakeFound {
         if (what == FoundPerspective.class) {
             return photo.preparation().perspective().isPresent();
         }
-        return what == FoundSubject.class && (photo.subject().isPresent() || photo.hasNoSubject());
+        return what == FoundSubject.class && photo.saysSubject();
     }
 
     /** Whether something is taken unless something else is said: what is sure, of a photo that has none yet. */

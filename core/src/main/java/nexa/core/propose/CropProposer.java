@@ -48,16 +48,7 @@ public final class CropProposer {
     private final List<Double> edges;
 
     /** One that was tried. */
-    private record Tried(Crop crop, Bounds cells, CropScore score) {
-        double overlap(Tried other) {
-            double across = Math.min(cells.most().x(), other.cells.most().x())
-                    - Math.max(cells.least().x(), other.cells.least().x());
-            double down = Math.min(cells.most().y(), other.cells.most().y())
-                    - Math.max(cells.least().y(), other.cells.least().y());
-            double both = Math.max(0, across) * Math.max(0, down);
-            return both / (cells.size().area() + other.cells.size().area() - both);
-        }
-    }
+    private record Tried(Crop crop, Bounds cells, CropScore score) {}
 
     /**
      * For a photo as it is now.
@@ -108,7 +99,9 @@ public final class CropProposer {
             for (Tried one : best) {
                 boolean isGood = picked.isEmpty()
                         || one.score().score() > picked.get(0).score().score() - WORSE;
-                if (picked.size() < most && isGood && picked.stream().allMatch(other -> one.overlap(other) < overlap)) {
+                if (picked.size() < most
+                        && isGood
+                        && picked.stream().allMatch(other -> one.cells().overlap(other.cells()) < overlap)) {
                     picked.add(one);
                 }
             }

@@ -38,11 +38,6 @@ public record Scene(SalientMap map, Bounds mapped, Optional<Thing> thing, List<S
             heads = List.copyOf(heads);
         }
 
-        /** One without eyes. */
-        public Thing(Point at, Bounds box, double confidence) {
-            this(at, box, confidence, Optional.empty(), List.of());
-        }
-
         /** What a subject marks, in the plane of a photo. */
         public static Thing of(Subject subject, PhotoSpace space, double confidence) {
             Point at = subject.in(space);

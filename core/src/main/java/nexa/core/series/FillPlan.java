@@ -88,12 +88,6 @@ public record FillPlan(Photo photo, Margins margins, Beyond beyond, Optional<Str
             return new Bounds(part.least().plus(outer), part.most().minus(outer));
         }
         Bounds around = around(spared.get(), photo);
-        return new Bounds(within(around.least(), part), within(around.most(), part));
-    }
-
-    private static Point within(Point point, Bounds part) {
-        return new Point(
-                Math.max(part.least().x(), Math.min(part.most().x(), point.x())),
-                Math.max(part.least().y(), Math.min(part.most().y(), point.y())));
+        return new Bounds(part.nearest(around.least()), part.nearest(around.most()));
     }
 }

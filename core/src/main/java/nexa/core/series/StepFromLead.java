@@ -102,7 +102,7 @@ public record StepFromLead(
     }
 
     private static boolean isSeen(Photo photo, Map<String, Subject> seen) {
-        return photo.subject().isEmpty() && !photo.hasNoSubject() && seen.containsKey(photo.file());
+        return !photo.saysSubject() && seen.containsKey(photo.file());
     }
 
     /** Where what is seen in a photo lies in its crop. */

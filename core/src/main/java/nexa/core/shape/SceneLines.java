@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nexa.core.geometry.Angle;
+import nexa.core.geometry.Bounds;
 import nexa.core.geometry.Fingerprint;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Require;
@@ -57,7 +58,7 @@ public record SceneLines(List<Segment> uprights, List<Segment> levels) {
 
     /** The nearest place that the end of a line can have. */
     static Point within(Point end) {
-        return new Point(Math.max(0, Math.min(1, end.x())), Math.max(0, Math.min(1, end.y())));
+        return Bounds.UNIT.nearest(end);
     }
 
     public boolean isNone() {

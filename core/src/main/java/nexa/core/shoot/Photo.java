@@ -278,6 +278,11 @@ public record Photo(
                 file, raw, pixels, identity, texture, preparation, mark, newSubject, newSubject.isEmpty(), crops);
     }
 
+    /** Whether anything is said of what it is about, be it that it is about nothing. */
+    public boolean saysSubject() {
+        return subject.isPresent() || hasNoSubject;
+    }
+
     /** The subject, if there is one, where it lies after the photo was turned or mirrored. */
     public Photo movingSubject(UnaryOperator<Subject> move) {
         return subject.map(spot -> withSubject(Optional.of(move.apply(spot)))).orElse(this);

@@ -39,7 +39,7 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
 
     /** What is marked by a point in the plane, or the nearest one in the photo, and a radius there, if there is one. */
     public static Subject of(Point inPlane, OptionalDouble radius, PhotoSpace space) {
-        Point at = inside(space.toStored(inPlane));
+        Point at = Bounds.UNIT.nearest(space.toStored(inPlane));
         OptionalDouble share = radius.isPresent()
                 ? OptionalDouble.of(
                         Math.min(1, radius.getAsDouble() / space.photo().shortSide() / space.scaleAt(at)))
@@ -55,11 +55,8 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
      * @param photo the photo's size
      */
     public static Subject around(Point at, Bounds box, Size photo) {
-        return new Subject(inside(at), OptionalDouble.empty()).withExtent(Extent.of(box, inside(at)), photo);
-    }
-
-    private static Point inside(Point stored) {
-        return new Point(Math.max(0, Math.min(1, stored.x())), Math.max(0, Math.min(1, stored.y())));
+        return new Subject(Bounds.UNIT.nearest(at), OptionalDouble.empty())
+                .withExtent(Extent.of(box, Bounds.UNIT.nearest(at)), photo);
     }
 
     /** The same reaching so far, with the radius that goes with it. */
@@ -94,7 +91,7 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
                         before.most().y(),
                         box.least().y(),
                         box.most().y()));
-        Point way = at.minus(inside(moved));
+        Point way = at.minus(Bounds.UNIT.nearest(moved));
         return around(moved, box, photo).withEyes(eyes.map(found -> found.moved(place -> place.plus(way))));
     }
 
@@ -110,11 +107,7 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
      */
     public Bounds box() {
         Bounds reach = extent.orElseThrow().reach();
-        return new Bounds(inside(at.plus(reach.least())), inside(at.plus(reach.most())));
-    }
-
-    public Subject movedTo(Point newAt) {
-        return new Subject(newAt, radius, extent, eyes);
+        return new Bounds(Bounds.UNIT.nearest(at.plus(reach.least())), Bounds.UNIT.nearest(at.plus(reach.most())));
     }
 
     /** Where it lies after the photo was turned by a quarter, clockwise. */
@@ -152,7 +145,7 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
                         Math.max(SMALLEST, Math.min(1, radius.getAsDouble() * part.shortSide() / photo.shortSide())))
                 : radius;
         return new Subject(
-                inside(place),
+                Bounds.UNIT.nearest(place),
                 share,
                 extent.map(reach -> reach.scaled(across, down)),
                 eyes.map(found -> found.moved(eye -> new Point(eye.x() * across, eye.y() * down))));
@@ -192,7 +185,8 @@ public record Subject(Point at, OptionalDouble radius, Optional<Extent> extent, 
     /** From one of its eyes to the other in the plane, if it has any; eyes beyond the photo's edge lie on it. */
     public Optional<Segment> eyesIn(PhotoSpace space) {
         return eyes.map(found -> new Segment(
-                space.toPlane(inside(at.plus(found.one()))), space.toPlane(inside(at.plus(found.other())))));
+                space.toPlane(Bounds.UNIT.nearest(at.plus(found.one()))),
+                space.toPlane(Bounds.UNIT.nearest(at.plus(found.other())))));
     }
 
     /** See {@link Fingerprint}. */

@@ -42,7 +42,8 @@ class CropProposerTest {
             }
         }
         Point reach = new Point(radius, radius);
-        Scene.Thing thing = new Scene.Thing(at, new Bounds(at.minus(reach), at.plus(reach)), 0.9);
+        Scene.Thing thing =
+                new Scene.Thing(at, new Bounds(at.minus(reach), at.plus(reach)), 0.9, Optional.empty(), List.of());
         return new Scene(new SalientMap(width, height, salience, focus), ALL, Optional.of(thing), List.of(edges));
     }
 

@@ -66,7 +66,7 @@ class SubjectTest {
 
     @Test
     void movedToTheEdgeItsBoxEndsWithThePhoto() {
-        Subject moved = PERSON.movedTo(new Point(1, 0.2));
+        Subject moved = new Subject(new Point(1, 0.2), PERSON.radius(), PERSON.extent(), PERSON.eyes());
         assertThat(moved.box().most().distance(new Point(1, 0.6))).isLessThan(1e-12);
         assertThat(moved.box().least().distance(new Point(0.9, 0))).isLessThan(1e-12);
         assertThat(moved.reachIn(PhotoSpace.of(PHOTO)).most().x()).isZero();

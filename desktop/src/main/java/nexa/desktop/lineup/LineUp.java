@@ -58,11 +58,6 @@ final class LineUp {
         return photo.mark() != Mark.OUT && photo.orientation() == orientation;
     }
 
-    /** Whether nothing is said of what a photo is about. */
-    static boolean isUnmarked(Photo photo) {
-        return photo.subject().isEmpty() && !photo.hasNoSubject();
-    }
-
     private static double distance(CropTable.Row row) {
         return row.isOut() ? row.step().orElseThrow().distance() : 0;
     }

@@ -55,7 +55,7 @@ public final class LineUpView extends View {
         this.openEasel = openEasel;
         this.tools = new LineUpTools(session, preferences, new Choices());
         viewed.setOnFinished(event -> showRight());
-        this.seen = new SeenSubjects(session, LineUp::isUnmarked, this::refresh);
+        this.seen = new SeenSubjects(session, photo -> !photo.saysSubject(), this::refresh);
         this.grid = new LineUpGrid(session, tools::guide, seen, onView, openEasel);
         this.foot = new LineUpFoot(session, onView, new FootActions());
         this.flick = new Flick(session, onView);
@@ -180,7 +180,7 @@ public final class LineUpView extends View {
         WorkedOut known = session.workedOutProperty().get();
         Orientation lying = orientation;
         boolean sorts = tools.sorts();
-        Map<String, Subject> sighted = seen.subjects();
+        Map<String, Subject> sighted = Map.copyOf(seen.subjects());
         liningUp.ask(() -> LineUp.of(known, lying, sorts, sighted));
         seen.look(known.now().photos());
         grid.refresh();

@@ -1,7 +1,9 @@
 package nexa.desktop.session;
 
+import com.google.common.collect.Maps;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -42,22 +44,22 @@ public final class SeenSubjects {
     }
 
     public void setUsed(boolean used) {
-        isUsed = used;
-        if (!used) {
+        if (isUsed && !used) {
             stop();
         }
+        isUsed = used;
     }
 
-    /** What is known so far, by file; nothing while it is not used. */
+    /** What is known by now, by file; nothing while it is not used. It goes on changing: another thread needs a copy. */
     public Map<String, FoundSubject> known() {
-        return isUsed ? Map.copyOf(seen) : Map.of();
+        return isUsed ? Collections.unmodifiableMap(seen) : Map.of();
     }
 
-    /** The subjects known so far, by file. */
+    /** The subjects of what is {@link #known}, which go on changing as that does. */
     public Map<String, Subject> subjects() {
-        Map<String, Subject> subjects = new HashMap<>();
-        known().forEach((file, found) -> found.subject().ifPresent(subject -> subjects.put(file, subject)));
-        return subjects;
+        return Maps.transformValues(
+                Maps.filterValues(known(), found -> found.subject().isPresent()),
+                found -> found.subject().orElseThrow());
     }
 
     /** Looks at those photos that are wanted and were not looked at as they are. */

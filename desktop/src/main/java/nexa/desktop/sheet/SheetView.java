@@ -3,6 +3,7 @@ package nexa.desktop.sheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -169,7 +170,7 @@ public final class SheetView extends View {
         seen.look(known.now().photos());
         SheetLayout layout = new SheetLayout(
                 tools.filter(),
-                seen.known(),
+                Map.copyOf(seen.known()),
                 tools.across(),
                 width,
                 session.path().toString());
@@ -282,6 +283,7 @@ public final class SheetView extends View {
     public void dispose() {
         laying.forget();
         super.dispose();
+        seen.dispose();
         panel.dispose();
         tools.dispose();
     }

@@ -201,8 +201,7 @@ public record ShootReading(Map<String, PhotoFacts> facts, Map<String, PhotoProbl
         Photo sized = isSized ? photo : photo.withPixels(facts.pixels()).withIdentity(facts.identity());
         // The camera's mark is told for the photo as it was stored upright.
         boolean takesSubject = photo.preparation().isUpright()
-                && photo.subject().isEmpty()
-                && !photo.hasNoSubject()
+                && !photo.saysSubject()
                 && facts.subject().isPresent();
         return takesSubject ? sized.withSubject(facts.subject()) : sized;
     }

@@ -20,9 +20,9 @@ import org.bytedeco.opencv.opencv_core.Size;
  */
 enum FaceModel {
     /** Faces of any size. */
-    ANY(ModelFile.FACES, 192, new int[][] {{48, 1}}, "reshaped_classifier_face_4", "reshaped_regressor_face_4"),
+    ANY(ModelFile.FACES, 192, new int[][] {{48, 1}}),
     /** Faces that fill much of a picture. */
-    NEAR(ModelFile.NEAR_FACES, 128, new int[][] {{16, 2}, {8, 6}}, "classificators", "regressors");
+    NEAR(ModelFile.NEAR_FACES, 128, new int[][] {{16, 2}, {8, 6}});
 
     private static final double LEAST_SCORE = 0.2;
     private static final double GREY = 127.5;
@@ -36,13 +36,11 @@ enum FaceModel {
     private final ModelFile file;
     private final int side;
     private final List<Point> places = new ArrayList<>();
-    private final String[] layers;
 
     /** @param grids the cells a side of each, and how many answers a cell has */
-    FaceModel(ModelFile file, int side, int[][] grids, String... layers) {
+    FaceModel(ModelFile file, int side, int[][] grids) {
         this.file = file;
         this.side = side;
-        this.layers = layers;
         for (int[] grid : grids) {
             for (int i = 0; i < grid[0] * grid[0] * grid[1]; i++) {
                 int cell = i / grid[1];
@@ -53,16 +51,6 @@ enum FaceModel {
 
     ModelFile file() {
         return file;
-    }
-
-    /** The layers that answer in a model of faces; none for any other. */
-    static String[] layers(ModelFile file) {
-        for (FaceModel model : values()) {
-            if (model.file == file) {
-                return model.layers.clone();
-            }
-        }
-        return new String[0];
     }
 
     /** @param bgr 8 bits, three colours */
@@ -85,7 +73,7 @@ enum FaceModel {
                 seen.add(face(numbers, i, score, square));
             }
         }
-        return Seen.once(seen, (one, other) -> Seen.nested(one.box(), other.box()) > SeenFace.SAME);
+        return Seen.once(seen, (one, other) -> one.box().overlapOfSmaller(other.box()) > SeenFace.SAME);
     }
 
     /** The picture made small in the middle of a square, black beside it. */

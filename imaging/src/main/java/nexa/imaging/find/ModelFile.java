@@ -9,16 +9,23 @@ import java.util.Optional;
 /** The trained models that come with the program. */
 enum ModelFile {
     /** Persons, animals and things. */
-    THINGS("nanodet.onnx.1", "nanodet.onnx.2"),
+    THINGS(List.of(), "nanodet.onnx.1", "nanodet.onnx.2"),
     /** Faces of any size. */
-    FACES("face-full.tflite"),
+    FACES(List.of("reshaped_classifier_face_4", "reshaped_regressor_face_4"), "face-full.tflite"),
     /** Faces that fill much of a picture. */
-    NEAR_FACES("face-short.tflite");
+    NEAR_FACES(List.of("classificators", "regressors"), "face-short.tflite");
 
+    private final List<String> layers;
     private final List<String> parts;
 
-    ModelFile(String... parts) {
+    ModelFile(List<String> layers, String... parts) {
+        this.layers = layers;
         this.parts = List.of(parts);
+    }
+
+    /** The layers that answer, in their order; none for the last ones. */
+    List<String> layers() {
+        return layers;
     }
 
     /** The resources it is in, which are joined. */

@@ -46,8 +46,7 @@ final class ThingModel {
             net.answers(input).forEach(map -> add(map, width, height, seen));
         }
         return Seen.once(
-                seen,
-                (one, other) -> one.kind() == other.kind() && Seen.overlap(one.box(), other.box()) > SeenThing.SAME);
+                seen, (one, other) -> one.kind() == other.kind() && one.box().overlap(other.box()) > SeenThing.SAME);
     }
 
     private static int side(double wished) {

@@ -67,8 +67,7 @@ public final class TrainedModels {
     }
 
     private Optional<TrainedNet> read(ModelFile model) {
-        Optional<TrainedNet> net =
-                model.read(resources).flatMap(contents -> TrainedNet.read(model, contents, FaceModel.layers(model)));
+        Optional<TrainedNet> net = model.read(resources).flatMap(contents -> TrainedNet.read(model, contents));
         hasFailed |= net.isEmpty();
         return net;
     }

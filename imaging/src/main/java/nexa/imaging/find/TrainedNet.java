@@ -34,16 +34,17 @@ final class TrainedNet implements AutoCloseable {
     /**
      * Reads a network.
      *
-     * @param layers those that answer, in their order; none for the last of it
      * @return empty where networks cannot be run on this system, and for what is none
      */
-    static Optional<TrainedNet> read(ModelFile model, byte[] contents, String... layers) {
+    static Optional<TrainedNet> read(ModelFile model, byte[] contents) {
         try (BytePointer bytes = new BytePointer(contents)) {
             Loader.load(opencv_dnn.class);
             Net net = model == ModelFile.THINGS
                     ? opencv_dnn.readNetFromONNX(bytes, contents.length)
                     : opencv_dnn.readNetFromTFLite(bytes, contents.length);
-            StringVector answering = layers.length == 0 ? net.getUnconnectedOutLayersNames() : new StringVector(layers);
+            StringVector answering = model.layers().isEmpty()
+                    ? net.getUnconnectedOutLayersNames()
+                    : new StringVector(model.layers().toArray(new String[0]));
             return Optional.of(new TrainedNet(net, answering));
         } catch (RuntimeException | LinkageError e) {
             return Optional.empty();
