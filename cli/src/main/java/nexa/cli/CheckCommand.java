@@ -3,6 +3,7 @@ package nexa.cli;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
@@ -44,20 +45,39 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         OpenedShoot opened = OpenedShoot.open(folder);
+        Set<String> going = formats(opened.shoot());
         DeliveryPlan plan = DeliveryPlan.of(
-                opened.shoot(), opened.reading(), new DeliveryPlan.Choice(formats(opened.shoot()), false, false));
+                opened.shoot(),
+                opened.reading(),
+                new DeliveryPlan.Choice(going, false, false),
+                AskedLevels.of(opened, going, spec.commandLine().getErr()));
         List<DeliveryCheck.Finding> findings = DeliveryCheck.of(opened.shoot(), looked(opened, plan), plan);
         PrintWriter out = spec.commandLine().getOut();
         if (asJson) {
             ArrayNode list = JSON.createArrayNode();
-            findings.forEach(finding -> list.addObject()
-                    .put("file", finding.file())
-                    .put("format", finding.format())
-                    .put("finding", EnumName.of(finding.kind(), "-")));
+            findings.forEach(finding -> {
+                ObjectNode node = list.addObject()
+                        .put("file", finding.file())
+                        .put("format", finding.format())
+                        .put("finding", EnumName.of(finding.kind(), "-"));
+                finding.check()
+                        .ifPresent(check -> AskPrinter.put(
+                                node,
+                                check,
+                                opened.shoot().format(finding.format()).asks()));
+            });
             out.println(JSON.writeValueAsString(list));
         } else {
             findings.forEach(finding ->
-                    out.println(finding.file() + "\t" + finding.format() + "\t" + EnumName.of(finding.kind(), "-")));
+                    out.println(finding.file() + "\t" + finding.format() + "\t" + EnumName.of(finding.kind(), "-")
+                            + finding.check()
+                                    .map(check -> "\t"
+                                            + AskPrinter.line(
+                                                    check,
+                                                    opened.shoot()
+                                                            .format(finding.format())
+                                                            .asks()))
+                                    .orElse("")));
         }
         opened.tellProblems(spec.commandLine().getErr());
         return findings.isEmpty() ? NexaCommand.DONE : NexaCommand.SOME_FAILED;

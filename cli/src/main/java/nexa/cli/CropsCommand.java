@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import nexa.core.format.Format;
@@ -12,10 +13,12 @@ import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Size;
 import nexa.core.message.EnumName;
+import nexa.core.series.AskCheck;
 import nexa.core.series.Crops;
 import nexa.core.series.FillPlan;
 import nexa.core.series.Passing;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -107,6 +110,7 @@ final class CropsCommand implements Callable<Integer> {
         putPair(node.putArray("effective"), new Point(effective.width(), effective.height()));
         node.put("kept", shown.kept());
         putBeyond(node, shown);
+        putAsked(node, shown);
         node.put("limited", shown.isLimited());
         node.putArray("output").add(shown.output().width()).add(shown.output().height());
         if (shown.ppi().isPresent()) {
@@ -129,6 +133,16 @@ final class CropsCommand implements Callable<Integer> {
             beyond.put("fill", EnumName.of(plan.fill()));
             Passing.of(plan).ifPresent(passing -> beyond.put("passing", EnumName.of(passing)));
         });
+    }
+
+    /** How it meets what its format asks; nothing of a format that asks nothing. Levels are not looked for here. */
+    private static void putAsked(ObjectNode node, PhotoCrop shown) {
+        List<AskCheck> checks = AskCheck.of(shown, SureLevels.NOT_LOOKED);
+        if (!checks.isEmpty()) {
+            ArrayNode asked = node.putArray("asked");
+            checks.forEach(check ->
+                    AskPrinter.put(asked.addObject(), check, shown.format().asks()));
+        }
     }
 
     private static void putPair(ArrayNode array, Point pair) {

@@ -93,11 +93,14 @@ final class DeliverCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         OpenedShoot opened = OpenedShoot.open(folder);
         PrintWriter err = spec.commandLine().getErr();
+        DeliveryTerms terms = terms();
+        Set<String> going = chosenFormats(opened);
         DeliveryPlan plan = DeliveryPlan.of(
                 opened.shoot(),
                 opened.reading(),
-                new DeliveryPlan.Choice(chosenFormats(opened), marked == Marked.SELECT, onlyDone));
-        Delivery.Result result = deliver(opened, plan, err);
+                new DeliveryPlan.Choice(going, marked == Marked.SELECT, onlyDone),
+                AskedLevels.of(opened, terms.list() ? going : Set.of(), err));
+        Delivery.Result result = deliver(opened, plan, terms, err);
         print(result);
         result.failures().forEach(failure -> err.println(NexaCommand.WORDS.say(failure.reason())));
         result.anew().ifPresent(anew -> err.println(NexaCommand.WORDS.say(anew)));
@@ -145,9 +148,10 @@ final class DeliverCommand implements Callable<Integer> {
         }
     }
 
-    private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, PrintWriter err) throws DeliveryProblem {
+    private Delivery.Result deliver(OpenedShoot opened, DeliveryPlan plan, DeliveryTerms terms, PrintWriter err)
+            throws DeliveryProblem {
         Delivery delivery = new Delivery(
-                plan, opened.photos(), destination, terms(), NexaCommand.WORDS::say, new Delivery.Progress() {
+                plan, opened.photos(), destination, terms, NexaCommand.WORDS::say, new Delivery.Progress() {
                     @Override
                     public void advanced(int finished, int total, String name) {
                         err.println(NexaCommand.WORDS.get("cli.advanced", finished, total, name));

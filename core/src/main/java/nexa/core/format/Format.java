@@ -14,6 +14,7 @@ import nexa.core.message.Rejected;
  * @param leads the files of the lead photos, by the orientation of the photos they lead
  * @param going whether it is delivered with the rest
  * @param reaches whether its crops may reach beyond their photos, unless they say otherwise
+ * @param asks what is asked of its crops
  */
 public record Format(
         String id,
@@ -25,7 +26,8 @@ public record Format(
         Tolerance tolerance,
         Going going,
         FileSpec file,
-        boolean reaches) {
+        boolean reaches,
+        Asks asks) {
     private static final double AGREES = 0.005;
 
     /** @throws Rejected if the id is empty or the size disagrees with the ratio by more than 0.5 % */
@@ -55,16 +57,17 @@ public record Format(
                 Tolerance.USUAL,
                 Going.GOES,
                 FileSpec.usual(id),
-                false);
+                false,
+                Asks.NONE);
     }
 
     public Format withName(String newName) {
-        return new Format(id, newName, ratio, turn, size, leads, tolerance, going, file, reaches);
+        return new Format(id, newName, ratio, turn, size, leads, tolerance, going, file, reaches, asks);
     }
 
     /** The same format under another id. */
     public Format withId(String newId) {
-        return new Format(newId, name, ratio, turn, size, leads, tolerance, going, file, reaches);
+        return new Format(newId, name, ratio, turn, size, leads, tolerance, going, file, reaches, asks);
     }
 
     /**
@@ -73,23 +76,23 @@ public record Format(
      * @throws IllegalArgumentException if they disagree by more than 0.5 %
      */
     public Format withShape(Ratio newRatio, OutputSize newSize) {
-        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, going, file, reaches);
+        return new Format(id, name, newRatio, turn, newSize, leads, tolerance, going, file, reaches, asks);
     }
 
     public Format withTolerance(Tolerance newTolerance) {
-        return new Format(id, name, ratio, turn, size, leads, newTolerance, going, file, reaches);
+        return new Format(id, name, ratio, turn, size, leads, newTolerance, going, file, reaches, asks);
     }
 
     public Format withTurn(FormatTurn newTurn) {
-        return new Format(id, name, ratio, newTurn, size, leads, tolerance, going, file, reaches);
+        return new Format(id, name, ratio, newTurn, size, leads, tolerance, going, file, reaches, asks);
     }
 
     public Format withSize(OutputSize newSize) {
-        return new Format(id, name, ratio, turn, newSize, leads, tolerance, going, file, reaches);
+        return new Format(id, name, ratio, turn, newSize, leads, tolerance, going, file, reaches, asks);
     }
 
     public Format withLeads(Map<Orientation, String> newLeads) {
-        return new Format(id, name, ratio, turn, size, newLeads, tolerance, going, file, reaches);
+        return new Format(id, name, ratio, turn, size, newLeads, tolerance, going, file, reaches, asks);
     }
 
     /** Whether it is delivered with the rest. */
@@ -98,15 +101,32 @@ public record Format(
     }
 
     public Format withGoing(Going newGoing) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, newGoing, file, reaches);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, newGoing, file, reaches, asks);
     }
 
     public Format withFile(FileSpec newFile) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, going, newFile, reaches);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, newFile, reaches, asks);
     }
 
     public Format withReaches(boolean nowReaches) {
-        return new Format(id, name, ratio, turn, size, leads, tolerance, going, file, nowReaches);
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, file, nowReaches, asks);
+    }
+
+    public Format withAsks(Asks newAsks) {
+        return new Format(id, name, ratio, turn, size, leads, tolerance, going, file, reaches, newAsks);
+    }
+
+    /**
+     * Whether the same files are ordered by both: whatever they are known by, whether they go just now, which photos lead, what is
+     * out of step, and what is asked of their crops.
+     */
+    public boolean isSameOrderAs(Format other) {
+        return other.withId(id)
+                .withLeads(leads)
+                .withTolerance(tolerance)
+                .withGoing(going)
+                .withAsks(asks)
+                .equals(this);
     }
 
     /** Width over height of an untouched crop that lies the given way. In a free format that is the photo's own. */

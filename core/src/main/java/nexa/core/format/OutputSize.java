@@ -77,8 +77,8 @@ public sealed interface OutputSize {
      * @param ppi 1 … 4800
      */
     record Print(double width, double height, LengthUnit unit, double ppi) implements OutputSize {
-        private static final double LEAST_PPI = 1;
-        private static final double MOST_PPI = 4800;
+        static final double LEAST_PPI = 1;
+        static final double MOST_PPI = 4800;
 
         /** @throws IllegalArgumentException for values out of range, and for a longer side of none or too many pixels */
         public Print {

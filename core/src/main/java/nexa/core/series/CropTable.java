@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -26,13 +27,15 @@ public final class CropTable {
      *
      * @param step how near it is to its lead, if it listens to one
      * @param looks why it needs a look
+     * @param asked how it meets what its format asks
      */
-    public record Row(PhotoCrop crop, Optional<StepFromLead> step, Set<NeedsLook> looks) {
+    public record Row(PhotoCrop crop, Optional<StepFromLead> step, Set<NeedsLook> looks, List<AskCheck> asked) {
         /** One that is worked out by itself. */
-        public static Row of(Crops crops, Photo photo, Format format, Map<String, Subject> seen) {
+        public static Row of(Crops crops, Photo photo, Format format, Map<String, Subject> seen, SureLevels levels) {
             PhotoCrop crop = crops.of(photo, format);
             Optional<StepFromLead> step = StepFromLead.of(crops, photo, format, seen);
-            return new Row(crop, step, NeedsLook.of(crop, step));
+            List<AskCheck> asked = AskCheck.of(crop, levels);
+            return new Row(crop, step, NeedsLook.of(crop, step, asked), asked);
         }
 
         public String file() {
@@ -61,10 +64,10 @@ public final class CropTable {
     }
 
     /** The crops of photos that have been read. */
-    public static CropTable of(Shoot shoot, Collection<Photo> photos, Format format) {
+    public static CropTable of(Shoot shoot, Collection<Photo> photos, Format format, SureLevels levels) {
         Crops crops = new Crops(shoot);
         Map<String, Row> rows = new LinkedHashMap<>();
-        photos.forEach(photo -> rows.put(photo.file(), Row.of(crops, photo, format, Map.of())));
+        photos.forEach(photo -> rows.put(photo.file(), Row.of(crops, photo, format, Map.of(), levels)));
         return new CropTable(rows, followers(shoot, format));
     }
 

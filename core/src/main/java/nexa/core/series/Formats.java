@@ -87,10 +87,15 @@ public final class Formats {
 
     /** An id no format of the shoot has yet, made of a name. */
     public static String freeId(Shoot shoot, String name) {
+        return freeId(shoot.formats(), name);
+    }
+
+    /** An id none of some formats has, made of a name. */
+    public static String freeId(List<Format> formats, String name) {
         String plain =
                 name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
         String base = plain.isEmpty() ? "format" : plain;
-        List<String> taken = shoot.formats().stream().map(Format::id).toList();
+        List<String> taken = formats.stream().map(Format::id).toList();
         String id = base;
         for (int i = 2; taken.contains(id); i++) {
             id = base + "-" + i;

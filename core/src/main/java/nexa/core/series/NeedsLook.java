@@ -1,6 +1,7 @@
 package nexa.core.series;
 
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.shoot.Placement;
@@ -15,22 +16,32 @@ public enum NeedsLook {
     TOO_FEW_PIXELS,
     /** What is filled beyond the photo may not pass for photo. */
     FILL_SHOWS,
+    /** It is not as its format asks. */
+    NOT_AS_ASKED,
+    /** Whether it is as its format asks is not known. */
+    ASK_NOT_KNOWN,
     /** Out of step with its lead. */
     OUT_OF_STEP,
     /** It was carried here and nobody has looked at it yet. */
     NOT_LOOKED_AT;
 
-    /** All there is to say of a crop. */
-    public static Set<NeedsLook> of(Crops crops, PhotoCrop crop) {
-        return of(crop, follows(crop) ? StepFromLead.of(crops, crop.photo(), crop.format()) : Optional.empty());
+    /**
+     * All there is to say of a crop.
+     *
+     * @param asked how it meets what its format asks
+     */
+    public static Set<NeedsLook> of(Crops crops, PhotoCrop crop, List<AskCheck> asked) {
+        Optional<StepFromLead> step =
+                follows(crop) ? StepFromLead.of(crops, crop.photo(), crop.format()) : Optional.empty();
+        return of(crop, step, asked);
     }
 
     private static boolean follows(PhotoCrop crop) {
         return crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
     }
 
-    /** As {@link #of(Crops, PhotoCrop)}, with how near it is to its lead. */
-    static Set<NeedsLook> of(PhotoCrop crop, Optional<StepFromLead> step) {
+    /** As {@link #of(Crops, PhotoCrop, List)}, with how near it is to its lead. */
+    static Set<NeedsLook> of(PhotoCrop crop, Optional<StepFromLead> step, List<AskCheck> asked) {
         Set<NeedsLook> looks = EnumSet.noneOf(NeedsLook.class);
         if (crop.isLimited()) {
             looks.add(LIMITED);
@@ -43,6 +54,12 @@ public enum NeedsLook {
         }
         if (crop.passing().filter(passing -> passing != Passing.PASSES).isPresent()) {
             looks.add(FILL_SHOWS);
+        }
+        if (asked.stream().anyMatch(check -> check.outcome() == AskCheck.Outcome.MISSED)) {
+            looks.add(NOT_AS_ASKED);
+        }
+        if (asked.stream().anyMatch(check -> !check.outcome().isKnown())) {
+            looks.add(ASK_NOT_KNOWN);
         }
         boolean follows = follows(crop);
         if (follows && step.map(StepFromLead::isOut).orElse(false)) {

@@ -58,7 +58,9 @@ public record Edit(
         STEP,
         RENAME,
         GO_ON_WITH,
-        FORMAT
+        FORMAT,
+        ASKS,
+        BRIEF
     }
 
     /** The step between two states of a shoot that have the same photos. */

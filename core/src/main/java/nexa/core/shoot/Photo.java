@@ -218,6 +218,11 @@ public record Photo(
                 && preparation.orientation().equals(other.preparation.orientation());
     }
 
+    /** As far as what is found in it depends on it: crops, marks and the shape make no difference. */
+    public Photo asLookedAt() {
+        return untouched(file).withPreparation(preparation.beforeShape());
+    }
+
     /** Whether crops of both lie in the same plane, but for the angle. */
     public boolean hasSamePlaneAs(Photo other) {
         return preparation.shape().hasSamePlaneAs(other.preparation.shape());

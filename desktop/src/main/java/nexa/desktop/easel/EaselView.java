@@ -48,6 +48,7 @@ public final class EaselView extends View {
      * The easel of a shoot.
      *
      * @param overlays where panels are shown
+     * @param briefs shows the briefs
      * @param messages hears what the photographer is to be told
      */
     public EaselView(
@@ -55,6 +56,7 @@ public final class EaselView extends View {
             Preferences preferences,
             KeptFormats kept,
             Overlays overlays,
+            Runnable briefs,
             Consumer<String> messages) {
         super("easel");
         this.session = session;
@@ -69,6 +71,7 @@ public final class EaselView extends View {
                 session,
                 kept,
                 overlays,
+                briefs,
                 easel.gestures()::turnCrop,
                 tools.guides().around());
         this.proofs = new ProofStrip(session);

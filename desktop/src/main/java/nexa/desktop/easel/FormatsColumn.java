@@ -50,7 +50,12 @@ final class FormatsColumn {
     private List<Entry> entries = List.of();
 
     FormatsColumn(
-            ShootSession session, KeptFormats kept, Overlays overlays, Consumer<Orientation> turnCrop, Node around) {
+            ShootSession session,
+            KeptFormats kept,
+            Overlays overlays,
+            Runnable briefs,
+            Consumer<Orientation> turnCrop,
+            Node around) {
         this.session = session;
         this.kept = kept;
         this.overlays = overlays;
@@ -70,7 +75,7 @@ final class FormatsColumn {
         foot.getStyleClass().add("formats-foot");
         node.setTop(heading);
         node.setCenter(scroll);
-        HBox add = new HBox(new AddFormat(session, kept, overlays).node());
+        HBox add = new HBox(new AddFormat(session, kept, overlays, briefs).node());
         add.getStyleClass().add("formats-add");
         node.setBottom(new VBox(add, foot));
         subscriptions.listen(session.shootProperty(), this::refresh);

@@ -22,6 +22,7 @@ import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
+import nexa.desktop.series.CarryPanel;
 import nexa.desktop.series.StepWords;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
@@ -100,6 +101,7 @@ final class StepSection {
             }
         }
         menu.getItems().setAll(items);
+        Parts.setLoud(carry, CarryPanel.isOfUse(session));
         row.setDisable(false);
     }
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.scene.Node;
 import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -38,10 +37,13 @@ public final class AddFormat {
     private final ShootSession session;
     private final KeptFormats kept;
     private final Overlays overlays;
+    private final Runnable briefs;
     private final MenuButton node = new MenuButton(Words.get("formats.add"));
 
-    public AddFormat(ShootSession session, KeptFormats kept, Overlays overlays) {
+    /** @param briefs shows the briefs */
+    public AddFormat(ShootSession session, KeptFormats kept, Overlays overlays, Runnable briefs) {
         this.session = session;
+        this.briefs = briefs;
         this.kept = kept;
         this.overlays = overlays;
         node.setId("add-format");
@@ -51,7 +53,7 @@ public final class AddFormat {
         node.getItems().setAll(offers());
     }
 
-    public Node node() {
+    public MenuButton node() {
         return node;
     }
 
@@ -71,6 +73,7 @@ public final class AddFormat {
             items.add(Parts.item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
         }
         items.add(new SeparatorMenuItem());
+        items.add(Parts.item(Words.get("formats.brief"), briefs));
         items.add(Parts.item(
                 Words.get("formats.new"),
                 () -> add(Format.of("new", Words.get("formats.new.name"), NEW)).ifPresent(this::describe)));

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -15,7 +16,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nexa.core.format.Asks;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
@@ -25,6 +28,7 @@ import nexa.core.format.OutputSize;
 import nexa.core.format.Ratio;
 import nexa.core.series.Formats;
 import nexa.core.shoot.Edit;
+import nexa.desktop.parts.Choices;
 import nexa.desktop.parts.FormatWords;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Words;
@@ -37,6 +41,11 @@ public final class FormatEditor extends VBox {
     private static final List<String> COMMON =
             List.of("1:1", "5:4", "4:3", "7:5", "3:2", "16:10", "16:9", "1.91:1", "2:1", "21:9", "2.39:1", "3:1");
 
+    private enum Page {
+        FILES,
+        ASKED
+    }
+
     private final ShootSession session;
     private final KeptFormats kept;
     private final String id;
@@ -48,6 +57,7 @@ public final class FormatEditor extends VBox {
     private final Label said = Parts.label("", "small", "look");
     private final Label crops = Parts.label("", "small", "quiet");
     private final ToggleButton goes = Parts.toggle("editor.goes", "choice");
+    private final AskEditor asks;
     private final ToggleButton reaches = Parts.toggle("editor.reaches", "choice");
     private boolean isFilling;
 
@@ -59,8 +69,6 @@ public final class FormatEditor extends VBox {
         this.close = close;
         getStyleClass().add("format-editor");
         setSpacing(12);
-        HBox heading = Parts.row(
-                12, Parts.label(Words.get("editor.title"), "page-title"), Parts.spacer(), Parts.closeButton(close));
         prepare();
         size = new SizeEditor(
                 this::format, this::changeShape, asked -> change(format -> format.withSize(asked)), this::takePaper);
@@ -82,9 +90,33 @@ public final class FormatEditor extends VBox {
         grid.addRow(7, caption("editor.folder"), file.nameRow());
         grid.addRow(8, Parts.label(""), file.wordRow());
         grid.addRow(9, Parts.label(""), file.example());
+        asks = new AskEditor(this::format, this::ask, said::setText);
         said.setWrapText(true);
         said.setMaxWidth(440);
-        getChildren().addAll(heading, grid, said, crops, actions());
+        getChildren().addAll(heading(grid), new StackPane(grid, asks.node()), said, crops, actions());
+        fill();
+    }
+
+    /** The title, with the editor's two pages beside it: what comes out, and what is asked of the crops. */
+    private HBox heading(Node format) {
+        asks.node().setVisible(false);
+        Choices<Page> pages = new Choices<>("editor.page", Page.FILES, page -> {
+            format.setVisible(page == Page.FILES);
+            asks.node().setVisible(page == Page.ASKED);
+        });
+        HBox leaves = Parts.row(4);
+        leaves.getChildren().addAll(pages.buttons());
+        return Parts.row(
+                12,
+                Parts.label(Words.get("editor.title"), "page-title"),
+                leaves,
+                Parts.spacer(),
+                Parts.closeButton(close));
+    }
+
+    private void ask(Asks asked) {
+        session.edit(
+                Edit.Kind.ASKS, id, shoot -> shoot.withFormat(shoot.format(id).withAsks(asked)));
         fill();
     }
 
@@ -194,6 +226,7 @@ public final class FormatEditor extends VBox {
         goes.setSelected(format.goes());
         reaches.setSelected(format.reaches());
         size.fill();
+        asks.fill();
         crops.setText(Words.get("editor.crops", Formats.crops(session.shoot(), id)));
         isFilling = false;
     }

@@ -1,8 +1,11 @@
 package nexa.desktop.handover;
 
 import java.util.DoubleSummaryStatistics;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -10,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nexa.core.format.Ask;
 import nexa.core.format.Format;
 import nexa.core.format.Going;
 import nexa.core.format.ViewingDistance;
@@ -88,12 +92,32 @@ final class BeforeItGoes {
         boolean isBroken = kind == DeliveryCheck.Kind.UNREADABLE || kind == DeliveryCheck.Kind.NOTHING_LEFT;
         long formats =
                 found.stream().map(DeliveryCheck.Finding::format).distinct().count();
-        String words = Words.get("check." + EnumName.of(kind), found.size(), formats);
+        String words = kind == DeliveryCheck.Kind.NOT_AS_ASKED
+                ? notAsAsked(found)
+                : Words.get("check." + EnumName.of(kind), crops(found), formats);
         tell(
                 isBroken ? Parts.square() : Parts.triangle(),
                 kind == DeliveryCheck.Kind.TOO_FEW_PIXELS ? words + onPaper(plan) : words,
                 isBroken ? "broken" : "look",
                 found);
+    }
+
+    /** How many crops that was found in: in one of them, several things that are asked may not be met. */
+    private static long crops(List<DeliveryCheck.Finding> found) {
+        return found.stream()
+                .map(finding -> finding.file() + "\n" + finding.format())
+                .distinct()
+                .count();
+    }
+
+    /** How many crops are not as asked, with each thing that they do not meet. */
+    private static String notAsAsked(List<DeliveryCheck.Finding> found) {
+        Map<Ask, Long> counts = new EnumMap<>(Ask.class);
+        found.forEach(finding -> finding.check().ifPresent(check -> counts.merge(check.ask(), 1L, Long::sum)));
+        String each = counts.entrySet().stream()
+                .map(count -> Words.get("check.ask", Words.of("ask.name", count.getKey()), count.getValue()))
+                .collect(Collectors.joining(", "));
+        return Words.get("check.not_as_asked", crops(found), each);
     }
 
     /** What too few pixels mean on paper: the pixels an inch there will be, and from how far that looks sharp. */

@@ -23,8 +23,10 @@ import javafx.scene.layout.VBox;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.message.EnumName;
+import nexa.core.series.AskCheck;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Lane;
+import nexa.desktop.parts.AskWords;
 import nexa.desktop.parts.FormatWords;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.TextSize;
@@ -116,6 +118,14 @@ final class DeliveryNote {
                 1, wrapped(FormatWords.size(format), "note-size"), wrapped(fileWords(format, files), "small", "quiet"));
         name.setAlignment(Pos.CENTER_LEFT);
         size.setAlignment(Pos.CENTER_LEFT);
+        long off = files.stream()
+                .filter(item -> item.asked().stream().anyMatch(check -> check.outcome() == AskCheck.Outcome.MISSED))
+                .count();
+        if (off > 0) {
+            Label notAsAsked = wrapped(Words.get("note.notAsAsked", off), "small", "look");
+            Parts.tip(notAsAsked, Words.get("note.notAsAsked.tip", AskWords.of(format.asks())));
+            size.getChildren().add(notAsAsked);
+        }
         ToggleButton goes = Parts.toggle("note." + EnumName.of(format.going()), "flat", "note-goes");
         goes.setId("goes-" + format.id());
         goes.setMinWidth(Region.USE_PREF_SIZE);

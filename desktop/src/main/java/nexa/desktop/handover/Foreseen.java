@@ -33,7 +33,7 @@ record Foreseen(
 
     static Foreseen of(ShootNow now, DeliveryPlan.Choice choice, Path destination) {
         Set<String> shown = now.photos().stream().map(Photo::file).collect(Collectors.toSet());
-        DeliveryPlan plan = DeliveryPlan.of(now.shoot(), now.reading(), choice);
+        DeliveryPlan plan = DeliveryPlan.of(now.shoot(), now.reading(), choice, now.levels());
         List<DeliveryCheck.Finding> findings = DeliveryCheck.of(now.shoot(), now.reading(), plan).stream()
                 .filter(finding -> shown.contains(finding.file()))
                 .toList();

@@ -15,6 +15,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.format.Going;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.Parts;
@@ -43,6 +44,7 @@ public final class HandOverView extends View {
     private final TermsEditor terms;
     private final Button deliver;
     private Path to;
+    private SureLevels levels = SureLevels.NOT_LOOKED;
     private final LatestOnly<Integer> counting;
     private final LatestOnly<Foreseen> foreseeing;
 
@@ -76,6 +78,7 @@ public final class HandOverView extends View {
         node.setRight(side());
         subscriptions.listen(session.shootProperty(), this::refresh);
         subscriptions.listen(session.readingProperty(), this::refresh);
+        subscriptions.listen(session.workedOutProperty(), this::learnLevels);
         subscriptions.listen(session.looksLeftProperty(), this::showLooksLeft);
         showDelivery();
         refresh();
@@ -115,6 +118,7 @@ public final class HandOverView extends View {
 
     @Override
     public void shown() {
+        terms.refresh();
         refresh();
         deliver.requestFocus();
     }
@@ -147,6 +151,14 @@ public final class HandOverView extends View {
         ShootNow now = session.now();
         Path into = to;
         foreseeing.ask(() -> Foreseen.of(now, choice, into));
+    }
+
+    /** How photos lie level is looked for in the background. */
+    private void learnLevels() {
+        if (levels != session.levels()) {
+            levels = session.levels();
+            refresh();
+        }
     }
 
     private void tellCount(int files) {

@@ -27,17 +27,11 @@ final class TermsEditor {
     private final TextField copyright = line("copyright");
     private final TextField creator = line("creator");
     private final VBox node;
+    private boolean isShowing;
 
     TermsEditor(Preferences preferences) {
         this.preferences = preferences;
-        DeliveryTerms kept = KeptTerms.read(preferences);
-        camera.setSelected(kept.cameraData());
-        makerNotes.setSelected(kept.makerNotes());
-        place.setSelected(kept.place());
-        list.setSelected(kept.list());
-        replaces.setSelected(kept.replacesOwn());
-        copyright.setText(kept.copyright());
-        creator.setText(kept.creator());
+        refresh();
         // Where a photo was taken is part of what the camera noted, as is what its maker noted.
         place.disableProperty().bind(camera.selectedProperty().not());
         makerNotes.disableProperty().bind(camera.selectedProperty().not());
@@ -58,6 +52,20 @@ final class TermsEditor {
         warning.visibleProperty().bind(makerNotes.selectedProperty().and(camera.selectedProperty()));
         warning.managedProperty().bind(warning.visibleProperty());
         node = new VBox(6, data, warning, row("copyright", copyright), row("creator", creator), list, replaces);
+    }
+
+    /** Shows the terms as they are kept; a brief may have set others. */
+    void refresh() {
+        DeliveryTerms kept = KeptTerms.read(preferences);
+        isShowing = true;
+        camera.setSelected(kept.cameraData());
+        makerNotes.setSelected(kept.makerNotes());
+        place.setSelected(kept.place());
+        list.setSelected(kept.list());
+        replaces.setSelected(kept.replacesOwn());
+        copyright.setText(kept.copyright());
+        creator.setText(kept.creator());
+        isShowing = false;
     }
 
     private static CheckBox box(String key) {
@@ -100,6 +108,8 @@ final class TermsEditor {
     }
 
     private void keep() {
-        KeptTerms.keep(preferences, get());
+        if (!isShowing) {
+            KeptTerms.keep(preferences, get());
+        }
     }
 }

@@ -46,7 +46,7 @@ final class LineUp {
                 .filter(row -> isLinedUp(row.crop().photo(), orientation))
                 .map(row -> seen.isEmpty()
                         ? row
-                        : CropTable.Row.of(crops, row.crop().photo(), now.format(), seen))
+                        : CropTable.Row.of(crops, row.crop().photo(), now.format(), seen, now.levels()))
                 .collect(Collectors.toCollection(ArrayList::new));
         if (furthestFirst) {
             rows.sort(Comparator.comparingDouble(LineUp::distance).reversed());

@@ -169,7 +169,8 @@ final class LineUpGrid {
             return now.shoot()
                     .find(file)
                     .filter(session::isReady)
-                    .map(photo -> CropTable.Row.of(now.crops(), photo, session.format(), seen.subjects()));
+                    .map(photo ->
+                            CropTable.Row.of(now.crops(), photo, session.format(), seen.subjects(), session.levels()));
         }
         return session.shoot()
                 .find(file)

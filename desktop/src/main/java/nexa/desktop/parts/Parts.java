@@ -30,6 +30,7 @@ import org.kordamp.ikonli.feather.Feather;
 public final class Parts {
     private static final Duration TOOLTIP_AFTER = Duration.millis(500);
 
+    private static final String LOUD = "main-action";
     private static final double FOLD = 9;
 
     private Parts() {}
@@ -119,6 +120,12 @@ public final class Parts {
         button.setId(id);
         button.setMinWidth(Region.USE_PREF_SIZE);
         return button;
+    }
+
+    /** Makes a button the loud one of its place, or one like the others. */
+    public static void setLoud(Button button, boolean isLoud) {
+        button.getStyleClass().removeAll(LOUD, "small-button");
+        button.getStyleClass().add(isLoud ? LOUD : "small-button");
     }
 
     /** The button that closes a panel. */

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import javafx.beans.value.ChangeListener;
@@ -74,6 +75,17 @@ public final class CarryPanel extends VBox {
         session.photo()
                 .filter(session::isReady)
                 .ifPresent(photo -> overlays.show(new CarryPanel(session, photo, overlays)));
+    }
+
+    /** Whether there is a crop to carry, and another photo to carry it to. */
+    public static boolean isOfUse(ShootSession session) {
+        return session.crop()
+                        .filter(crop -> crop.state() != PhotoCrop.State.UNTOUCHED)
+                        .isPresent()
+                && session.photos().stream()
+                        .anyMatch(photo -> photo.mark() != Mark.OUT
+                                && session.isReady(photo)
+                                && !session.photoProperty().get().equals(Optional.of(photo.file())));
     }
 
     /** @param lead the photo whose crop is carried */

@@ -12,6 +12,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.message.Message;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.deliver.DeliveryPlan;
 import nexa.imaging.facts.PhotoFolder;
@@ -52,6 +53,7 @@ public final class Deliveries {
             ShootSession session, DeliveryPlan.Choice choice, Path destination, DeliveryTerms terms) {
         Shoot shoot = session.shoot();
         ShootReading reading = session.readingProperty().get();
+        SureLevels levels = session.levels();
         PhotoFolder folder = session.photoFolder();
         int unread = unread(shoot, reading).size();
         RunningDelivery.Order order = new RunningDelivery.Order(shoot.title(), folder, destination, terms, words);
@@ -67,7 +69,7 @@ public final class Deliveries {
             if (!waiting.isEmpty()) {
                 Platform.runLater(() -> session.learn(complete));
             }
-            return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice);
+            return DeliveryPlan.of(complete.appliedTo(shoot), complete, choice, levels);
         });
         all.removeIf(one -> one.source().equals(folder.path()) && !one.isRunning());
         all.add(begun);

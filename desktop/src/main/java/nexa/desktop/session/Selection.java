@@ -43,6 +43,13 @@ final class Selection {
         return format;
     }
 
+    /** The first photo is another one, and was not gone to. */
+    void beginAt(String file) {
+        boolean before = hasMoved;
+        photo.set(Optional.of(file));
+        hasMoved = before;
+    }
+
     boolean hasMoved() {
         return hasMoved;
     }

@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.util.List;
 import nexa.core.format.Format;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.facts.ShootReading;
@@ -11,8 +12,9 @@ import nexa.imaging.facts.ShootReading;
  *
  * @param photos that are shown, in the shoot's order
  * @param format the one worked in
+ * @param levels what is known of how the photos lie level
  */
-public record ShootNow(Shoot shoot, List<Photo> photos, ShootReading reading, Format format) {
+public record ShootNow(Shoot shoot, List<Photo> photos, ShootReading reading, Format format, SureLevels levels) {
 
     /** Whether a photo's size is known and it can be worked on. */
     public boolean isReady(Photo photo) {

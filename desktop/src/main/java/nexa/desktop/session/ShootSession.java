@@ -18,6 +18,7 @@ import nexa.core.series.CropTable;
 import nexa.core.series.PhotoCrop;
 import nexa.core.series.Renamed;
 import nexa.core.series.StepFromLead;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -49,6 +50,7 @@ public final class ShootSession {
     private final Lenses lenses;
     private final Textures textures;
     private final PixelLooks looks;
+    private final AskedLevels levels;
 
     /**
      * Begins to work on an opened folder: its photos are read in the background from now on.
@@ -70,6 +72,7 @@ public final class ShootSession {
         this.lenses = new Lenses(reading::now, folder.ownLenses(), background.workers());
         this.textures = new Textures(photoFolder, shoot, pictures, reading::isReady);
         this.looks = new PixelLooks(photoFolder, reading);
+        this.levels = new AskedLevels(this, this::workOut);
         shoot.property().addListener((observed, before, now) -> changed(now));
         reading.property().addListener((observed, before, now) -> workOut());
         selection.formatProperty().addListener((observed, before, now) -> workOut());
@@ -84,6 +87,7 @@ public final class ShootSession {
     }
 
     private void workOut() {
+        levels.look(shoot.get());
         shoot.workOut(now());
     }
 
@@ -107,7 +111,7 @@ public final class ShootSession {
 
     /** The shoot as it stands, for what is worked out over all of it in the background. */
     public ShootNow now() {
-        return new ShootNow(shoot.get(), photos(), reading.now(), format());
+        return new ShootNow(shoot.get(), photos(), reading.now(), format(), levels.now());
     }
 
     /** What is worked out over all of it; a little behind what was done last, since that happens in the background. */
@@ -217,6 +221,11 @@ public final class ShootSession {
         selection.step(shoot.get(), places, photo -> !hasProblem(photo));
     }
 
+    /** Works on a photo that nobody has gone to: the first there is to see. */
+    public void beginAt(String file) {
+        selection.beginAt(file);
+    }
+
     /** Whether another photo has been gone to since the shoot was opened. */
     public boolean hasMoved() {
         return selection.hasMoved();
@@ -268,6 +277,11 @@ public final class ShootSession {
         return photo().filter(this::isReady).map(ready -> crop(ready, format()));
     }
 
+    /** What is known by now of how its photos lie level; looked for once a format asks for it. */
+    public SureLevels levels() {
+        return levels.now();
+    }
+
     /** How near a photo's crop is to its lead's, if it listens to one. */
     public Optional<StepFromLead> step(Photo asked, Format in) {
         return isReady(asked) ? StepFromLead.of(shoot.crops(), asked, in) : Optional.empty();
@@ -279,7 +293,7 @@ public final class ShootSession {
      * @param seen subjects that were found, by file, to measure by where nothing is marked
      */
     public CropTable.Row row(Photo asked, Format in, Map<String, Subject> seen) {
-        return CropTable.Row.of(shoot.crops(), asked, in, seen);
+        return CropTable.Row.of(shoot.crops(), asked, in, seen, levels.now());
     }
 
     /** What was done so far, to be undone. */
@@ -337,6 +351,7 @@ public final class ShootSession {
         changes.stop();
         reading.stop();
         looks.stop();
+        levels.stop();
         pictures.close();
         finding.close();
         return edits.close();

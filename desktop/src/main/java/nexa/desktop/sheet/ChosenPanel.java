@@ -17,6 +17,7 @@ import nexa.core.shoot.Mark;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.Subscriptions;
 import nexa.desktop.parts.Words;
+import nexa.desktop.series.CarryPanel;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
 import nexa.imaging.work.LatestOnly;
@@ -29,6 +30,7 @@ final class ChosenPanel {
     private final Label title = Parts.name("section-title");
     private final Label common = Parts.label("", "small", "quiet");
     private final TextField angle = new TextField();
+    private final Button carry;
     private final VBox node;
     private final LatestOnly<InCommon> looking;
     private final Subscriptions subscriptions = new Subscriptions();
@@ -50,9 +52,8 @@ final class ChosenPanel {
                 small("chosen.out", () -> actions.edits().mark(Mark.OUT)),
                 small("chosen.done", actions.edits()::done));
         HBox level = row(Parts.label(Words.get("chosen.angle"), "small", "quiet"), angle, more());
-        HBox across = row(
-                Parts.button("step.carry", actions::carry, "main-action", "carry"),
-                small("chosen.find", actions::find));
+        carry = Parts.button("step.carry", actions::carry, "carry");
+        HBox across = row(carry, small("chosen.find", actions::find));
         node = new VBox(7, title, common, marks, level, across);
         subscriptions.listen(session.chosenProperty(), this::refresh);
         subscriptions.listen(session.photoProperty(), this::refresh);
@@ -109,6 +110,7 @@ final class ChosenPanel {
         }
         Set<String> files = choosing.files();
         node.setDisable(files.isEmpty());
+        Parts.setLoud(carry, CarryPanel.isOfUse(session));
         WorkedOut known = session.workedOutProperty().get();
         looking.ask(() -> InCommon.of(known, files));
     }

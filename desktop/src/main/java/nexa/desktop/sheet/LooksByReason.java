@@ -1,9 +1,17 @@
 package nexa.desktop.sheet;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.format.Ask;
+import nexa.core.message.EnumName;
+import nexa.core.series.AskCheck;
+import nexa.core.series.CropTable;
 import nexa.core.series.NeedsLook;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
@@ -24,8 +32,10 @@ record LooksByReason(List<Group> groups) {
         SUBJECT_CUT,
         TOO_FEW_PIXELS,
         FILL_SHOWS,
+        NOT_AS_ASKED,
         OUT_OF_STEP,
         LIMITED,
+        ASK_NOT_KNOWN,
         NOT_LOOKED_AT;
 
         /** Whether photos with it cannot be worked on. */
@@ -39,38 +49,100 @@ record LooksByReason(List<Group> groups) {
     }
 
     /**
+     * A reason; of what is asked, each thing is one by itself.
+     *
+     * @param asked what is not as asked, if it is that
+     * @param unknown why it is not known, if it is that
+     */
+    record Why(Reason reason, Optional<Ask> asked, Optional<AskCheck.Outcome> unknown) {
+        static Why of(Reason reason) {
+            return new Why(reason, Optional.empty(), Optional.empty());
+        }
+
+        static Why of(AskCheck check) {
+            return check.outcome().isKnown()
+                    ? new Why(Reason.NOT_AS_ASKED, Optional.of(check.ask()), Optional.empty())
+                    : new Why(Reason.ASK_NOT_KNOWN, Optional.empty(), Optional.of(check.outcome()));
+        }
+
+        /** Its name among all of them. */
+        String id() {
+            return EnumName.of(reason)
+                    + asked.map(ask -> "-" + EnumName.of(ask)).orElse("")
+                    + unknown.map(outcome -> "-" + EnumName.of(outcome)).orElse("");
+        }
+    }
+
+    /**
+     * A photo with a reason.
+     *
+     * @param check how it meets what is asked, if that is the reason
+     */
+    record Entry(String file, Optional<AskCheck> check) {}
+
+    /**
      * The photos with one reason.
      *
-     * @param files in the shoot's order
+     * @param entries in the shoot's order
      */
-    record Group(Reason reason, List<String> files) {}
+    record Group(Why why, List<Entry> entries) {
+        Reason reason() {
+            return why.reason();
+        }
+
+        List<String> files() {
+            return entries.stream().map(Entry::file).toList();
+        }
+    }
 
     static LooksByReason of(WorkedOut known) {
         ShootNow now = known.now();
-        Map<Reason, List<String>> files = new EnumMap<>(Reason.class);
+        Map<Why, List<Entry>> files = new HashMap<>();
         for (Photo photo : now.photos()) {
             if (now.hasProblem(photo)) {
-                add(files, now.reading().leavesNothing(photo) ? Reason.NOTHING_LEFT : Reason.UNREADABLE, photo);
+                Reason reason = now.reading().leavesNothing(photo) ? Reason.NOTHING_LEFT : Reason.UNREADABLE;
+                add(files, Why.of(reason), new Entry(photo.file(), Optional.empty()));
             } else if (photo.mark() != Mark.OUT) {
-                known.crops()
-                        .find(photo.file())
-                        .ifPresent(row -> row.looks().forEach(look -> add(files, Reason.of(look), photo)));
+                known.crops().find(photo.file()).ifPresent(row -> add(files, row));
             }
         }
         return new LooksByReason(files.entrySet().stream()
                 .map(group -> new Group(group.getKey(), List.copyOf(group.getValue())))
+                .sorted(Comparator.comparing(Group::reason)
+                        .thenComparing(
+                                group -> group.why().asked().map(Enum::ordinal).orElse(0))
+                        .thenComparing(group ->
+                                group.why().unknown().map(Enum::ordinal).orElse(0)))
                 .toList());
     }
 
-    private static void add(Map<Reason, List<String>> files, Reason reason, Photo photo) {
-        files.computeIfAbsent(reason, none -> new ArrayList<>()).add(photo.file());
+    private static void add(Map<Why, List<Entry>> files, CropTable.Row row) {
+        for (NeedsLook look : row.looks()) {
+            if (look != NeedsLook.NOT_AS_ASKED && look != NeedsLook.ASK_NOT_KNOWN) {
+                add(files, Why.of(Reason.of(look)), new Entry(row.file(), Optional.empty()));
+            }
+        }
+        Set<Why> told = new HashSet<>();
+        for (AskCheck check : row.asked()) {
+            // A subject that is not known is so whatever is asked of it.
+            if (check.outcome() != AskCheck.Outcome.MET && told.add(Why.of(check))) {
+                add(files, Why.of(check), new Entry(row.file(), Optional.of(check)));
+            }
+        }
     }
 
-    /** How many things need a look: photos, but too few pixels are the format's matter, and count once. */
+    private static void add(Map<Why, List<Entry>> files, Why why, Entry entry) {
+        files.computeIfAbsent(why, none -> new ArrayList<>()).add(entry);
+    }
+
+    /**
+     * How many things need a look: photos, but too few pixels are the format's matter, and count once; what is not known is counted
+     * apart.
+     */
     long count() {
         boolean hasTooFew = groups.stream().anyMatch(group -> group.reason() == Reason.TOO_FEW_PIXELS);
         long photos = groups.stream()
-                .filter(group -> group.reason() != Reason.TOO_FEW_PIXELS)
+                .filter(group -> group.reason() != Reason.TOO_FEW_PIXELS && group.reason() != Reason.ASK_NOT_KNOWN)
                 .flatMap(group -> group.files().stream())
                 .distinct()
                 .count();

@@ -1,6 +1,6 @@
 package nexa.desktop.sheet;
 
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +14,7 @@ import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import nexa.core.message.EnumName;
+import nexa.desktop.parts.AskWords;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.PhotoNames;
 import nexa.desktop.parts.Subscriptions;
@@ -36,7 +36,7 @@ final class LooksList {
     private final Label title = Parts.label("", "section-title");
     private final VBox groups = new VBox(3);
     private final VBox node;
-    private final Map<LooksByReason.Reason, Boolean> opened = new EnumMap<>(LooksByReason.Reason.class);
+    private final Map<LooksByReason.Why, Boolean> opened = new HashMap<>();
     private final LatestOnly<LooksByReason> looking;
     private final Subscriptions subscriptions = new Subscriptions();
     private LooksByReason shown = new LooksByReason(List.of());
@@ -81,11 +81,11 @@ final class LooksList {
     }
 
     private Node group(LooksByReason.Group group) {
-        boolean isOpen = opened.getOrDefault(group.reason(), group.files().size() <= FEW);
+        boolean isOpen = opened.getOrDefault(group.why(), group.files().size() <= FEW);
         VBox photos = new VBox(1);
         photos.getStyleClass().add("look-photos");
         ToggleButton heading = new ToggleButton();
-        String reason = Words.of("look.group", group.reason());
+        String reason = words(group.why());
         Label count = Parts.label(String.valueOf(group.files().size()), "number");
         count.setMinWidth(Label.USE_PREF_SIZE);
         HBox content = Parts.row(
@@ -98,7 +98,7 @@ final class LooksList {
         heading.setGraphic(content);
         heading.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         content.prefWidthProperty().bind(heading.widthProperty().subtract(10));
-        heading.setId("look-" + EnumName.of(group.reason()));
+        heading.setId("look-" + group.why().id());
         heading.getStyleClass().addAll("flat", "look-heading");
         heading.setMaxWidth(Double.MAX_VALUE);
         heading.setMinWidth(0);
@@ -107,7 +107,7 @@ final class LooksList {
                 Words.get("look.group.text", reason, group.files().size()));
         heading.setSelected(isOpen);
         heading.setOnAction(event -> {
-            opened.put(group.reason(), heading.isSelected());
+            opened.put(group.why(), heading.isSelected());
             fill(photos, group, heading.isSelected());
         });
         fill(photos, group, isOpen);
@@ -121,9 +121,9 @@ final class LooksList {
         if (!isOpen) {
             return;
         }
-        group.files().stream()
+        group.entries().stream()
                 .limit(MOST_LISTED)
-                .forEach(file -> photos.getChildren().add(photo(file, group.reason())));
+                .forEach(entry -> photos.getChildren().add(photo(entry, group.reason())));
         int more = group.files().size() - MOST_LISTED;
         if (more > 0) {
             photos.getChildren().add(Parts.label(Words.get("panel.more", more), "small", "quiet"));
@@ -135,10 +135,26 @@ final class LooksList {
         }
     }
 
-    private Button photo(String file, LooksByReason.Reason reason) {
+    /** What a reason is called: of what is not as asked, the thing that was asked. */
+    private static String words(LooksByReason.Why why) {
+        return why.asked()
+                .map(ask -> Words.get("look.group.not_as_asked", Words.of("ask.name", ask)))
+                .or(() -> why.unknown().map(outcome -> Words.of("look.unknown", outcome)))
+                .orElseGet(() -> Words.of("look.group", why.reason()));
+    }
+
+    private Button photo(LooksByReason.Entry entry, LooksByReason.Reason reason) {
+        String file = entry.file();
         Optional<PhotoProblem> problem =
                 session.shoot().find(file).flatMap(session::problem).filter(found -> reason.isProblem());
         Button button = Parts.named(problem.map(Words::say).orElse(PhotoNames.base(file)));
+        entry.check().filter(check -> check.outcome().isKnown()).ifPresent(check -> {
+            String numbers = AskWords.numbers(check, session.format().asks());
+            Label said = Parts.label(numbers, "small", "quiet");
+            button.setGraphic(said);
+            button.setContentDisplay(ContentDisplay.RIGHT);
+            button.setAccessibleText(PhotoNames.base(file) + ": " + numbers);
+        });
         button.getStyleClass().addAll("flat", "look-entry");
         button.setWrapText(problem.isPresent());
         button.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);

@@ -15,17 +15,21 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import nexa.core.series.Reorient;
 import nexa.core.shoot.Mark;
 import nexa.desktop.find.FindPanel;
 import nexa.desktop.find.FindWhat;
+import nexa.desktop.formats.AddFormat;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.View;
 import nexa.desktop.parts.Words;
 import nexa.desktop.session.SeenSubjects;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
+import nexa.imaging.facts.ShootReading;
 import nexa.imaging.work.LatestOnly;
+import nexa.store.user.KeptFormats;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
@@ -47,16 +51,23 @@ public final class SheetView extends View {
     private final List<SheetCell> cells = new ArrayList<>();
     private final ContextMenu menu = new ContextMenu();
     private final SeenSubjects seen;
+    private final FirstSteps first;
+    /** Whether the photo worked on is the sheet's first as it is now that all photos are read, or another was gone to. */
+    private boolean hasBegun;
 
     /**
      * The sheet of a shoot.
      *
+     * @param kept formats kept one by one
+     * @param briefs shows the briefs
      * @param openEasel opens the photo worked on, on the easel
      * @param openFolder opens another folder
      */
     public SheetView(
             ShootSession session,
+            KeptFormats kept,
             Overlays overlays,
+            Runnable briefs,
             Consumer<String> messages,
             Runnable openEasel,
             Consumer<Path> openFolder) {
@@ -84,7 +95,8 @@ public final class SheetView extends View {
         sheet.setAccessibleText(Words.get("view.sheet"));
         this.scroll = new VirtualizedScrollPane<>(sheet);
         scroll.getStyleClass().add("sheet");
-        node.setTop(tools.node());
+        this.first = new FirstSteps(new AddFormat(session, kept, overlays, briefs), briefs, actions::find);
+        node.setTop(new VBox(tools.node(), first.node()));
         node.setCenter(new StackPane(scroll, new RubberBand(scroll, SCROLL_BAR, this::chooseIn).node()));
         node.setRight(panel.node());
         subscriptions.listen(session.workedOutProperty(), this::refresh);
@@ -165,6 +177,7 @@ public final class SheetView extends View {
             return;
         }
         // Whether there is a scroll bar depends on the rows, so they do not depend on it.
+        first.show(known, !session.isReadOnly());
         double width = scroll.getWidth() - SCROLL_BAR;
         seen.setUsed(tools.filter().goesBySubjects());
         seen.look(known.now().photos());
@@ -181,6 +194,22 @@ public final class SheetView extends View {
 
     /** What was at the top stays there: the flow itself would hold on to whatever row it likes. */
     private void replaceRows(List<SheetRow> fresh) {
+        replace(fresh);
+        beginAtFirst();
+    }
+
+    /** Until all photos are read nobody knows which is the first. */
+    private void beginAtFirst() {
+        ShootReading reading = session.readingProperty().get();
+        if (hasBegun || session.hasMoved()) {
+            hasBegun = true;
+            return;
+        }
+        hasBegun = session.photos().stream().allMatch(reading::has);
+        rows.files().stream().findFirst().ifPresent(session::beginAt);
+    }
+
+    private void replace(List<SheetRow> fresh) {
         boolean isFirst = rows.list().isEmpty() && session.hasMoved();
         Optional<String> top = fileAtTop();
         if (!rows.replace(fresh)) {

@@ -1,6 +1,9 @@
 package nexa.desktop.shell;
 
 import java.util.Optional;
+import nexa.desktop.brief.BriefShelf;
+import nexa.desktop.session.Background;
+import nexa.store.user.KeptBriefs;
 import nexa.store.user.KeptFormats;
 import nexa.store.user.Preferences;
 import nexa.store.user.UserData;
@@ -24,6 +27,11 @@ final class OwnThings {
 
     synchronized Preferences preferences() {
         return preferences.orElseThrow();
+    }
+
+    /** The briefs that are at hand for work in the background. */
+    BriefShelf briefs(Background background) {
+        return new BriefShelf(background, KeptBriefs.of(userData), kept(), preferences());
     }
 
     synchronized KeptFormats kept() {

@@ -13,6 +13,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
+import nexa.desktop.brief.BriefPanel;
 import nexa.desktop.easel.EaselView;
 import nexa.desktop.formats.FormatEditor;
 import nexa.desktop.handover.HandOverView;
@@ -68,6 +69,7 @@ public final class Shell extends StackPane {
         this.welcome = new WelcomeActions(stage, opening, this.sample);
         this.closing = new ClosingQuestion(stage, deliveries, overlays, messages);
         new DeliveryNews(deliveries, messages, openFolder);
+        new BriefDrop(this, this::takeBrief);
         new WindowKeys(stage, this, () -> open, this::showKeys);
         getStyleClass().add("shell");
         frame.setBottom(messages);
@@ -150,9 +152,13 @@ public final class Shell extends StackPane {
     private LinkedHashMap<String, Supplier<View>> views(ShootSession session) {
         LinkedHashMap<String, Supplier<View>> makers = new LinkedHashMap<>();
         Runnable toEasel = () -> go("easel");
+        Runnable briefs = () -> showBriefs(session, Optional.empty());
         makers.put(
-                "sheet", () -> new SheetView(session, overlays, messages::say, toEasel, below -> open(List.of(below))));
-        makers.put("easel", () -> new EaselView(session, own.preferences(), own.kept(), overlays, messages::say));
+                "sheet",
+                () -> new SheetView(
+                        session, own.kept(), overlays, briefs, messages::say, toEasel, below -> open(List.of(below))));
+        makers.put(
+                "easel", () -> new EaselView(session, own.preferences(), own.kept(), overlays, briefs, messages::say));
         makers.put("lineup", () -> new LineUpView(session, own.preferences(), toEasel));
         makers.put(
                 "handover",
@@ -163,6 +169,26 @@ public final class Shell extends StackPane {
                         id -> overlays.show(new FormatEditor(session, own.kept(), id, overlays::close)),
                         this::go));
         return makers;
+    }
+
+    /** @param first the name of the brief that is shown first */
+    private void showBriefs(ShootSession session, Optional<String> first) {
+        open.ifPresent(shoot -> shoot.front().finish());
+        BriefPanel.open(session, own.briefs(background), overlays, messages::say, first);
+    }
+
+    /** A brief that is dropped is kept, whatever is open, and shown where it can be used. */
+    private void takeBrief(Path file) {
+        CompletableFuture.runAsync(own::load, background.workers())
+                .thenRun(() -> Platform.runLater(() -> own.briefs(background)
+                        .take(file, taken -> tellTaken(taken.brief().name()), messages::say)));
+    }
+
+    private void tellTaken(String brief) {
+        session()
+                .ifPresentOrElse(
+                        session -> showBriefs(session, Optional.of(brief)),
+                        () -> messages.say(Words.get("brief.taken", brief)));
     }
 
     /** Whether the window may close now; if a delivery goes on, it asks first, and closes itself when it may. */

@@ -22,6 +22,7 @@ public final class CropOverlay extends Pane {
     private final Rectangle halo = new Rectangle();
     private final Rectangle edge = new Rectangle();
     private final GuideLayer guides = new GuideLayer();
+    private final AskedLayer asked = new AskedLayer();
     private final PhotoLayer onPhoto = new PhotoLayer();
     private final Map<Handle, Grip> handles = new EnumMap<>(Handle.class);
     private boolean hasVeil = true;
@@ -33,7 +34,7 @@ public final class CropOverlay extends Pane {
         edge.getStyleClass().add("crop-edge");
         halo.setMouseTransparent(true);
         edge.setMouseTransparent(true);
-        getChildren().addAll(veil, guides, halo, edge, onPhoto);
+        getChildren().addAll(veil, guides, asked, halo, edge, onPhoto);
         for (Handle handle : Handle.values()) {
             Grip grip = Grip.of(handle, "handle-", "handle", cursor(handle));
             handles.put(handle, grip);
@@ -73,6 +74,7 @@ public final class CropOverlay extends Pane {
         handles.forEach((handle, grip) -> grip.layAbout(new Point(
                 left + (handle.x() + 1) / 2.0 * frame.getWidth(), top + (handle.y() + 1) / 2.0 * frame.getHeight())));
         guides.lay(frame);
+        asked.lay(frame, projection, photo);
         onPhoto.lay(projection, photo.plane());
         laid.run();
     }
@@ -104,6 +106,10 @@ public final class CropOverlay extends Pane {
         return guides;
     }
 
+    public AskedLayer asked() {
+        return asked;
+    }
+
     public PhotoLayer onPhoto() {
         return onPhoto;
     }
@@ -127,5 +133,6 @@ public final class CropOverlay extends Pane {
         edge.setVisible(shown);
         guides.setVisible(shown);
         onPhoto.setVisible(shown);
+        asked.setOpacity(shown ? 1 : 0);
     }
 }

@@ -11,7 +11,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import nexa.core.format.Format;
+import nexa.core.series.AskCheck;
 import nexa.core.series.Crops;
 import nexa.core.series.NeedsLook;
 import nexa.core.series.PhotoCrop;
@@ -45,6 +47,8 @@ public final class DeliveryCheck {
         SEE_THROUGH,
         LIMITED,
         SUBJECT_CUT,
+        NOT_AS_ASKED,
+        ASK_NOT_KNOWN,
         OUT_OF_STEP,
         NOT_LOOKED_AT,
         UNTOUCHED,
@@ -57,8 +61,14 @@ public final class DeliveryCheck {
      * One thing to know.
      *
      * @param format the format's id, "" where it is the same in all
+     * @param check what of it is not as asked or not known, if it is that
      */
-    public record Finding(Kind kind, String file, String format) {}
+    public record Finding(Kind kind, String file, String format, Optional<AskCheck> check) {
+        /** Of anything but what is asked. */
+        public Finding(Kind kind, String file, String format) {
+            this(kind, file, format, Optional.empty());
+        }
+    }
 
     private DeliveryCheck() {}
 
@@ -76,10 +86,14 @@ public final class DeliveryCheck {
         for (DeliveryPlan.Item item : plan.files()) {
             PhotoCrop crop = item.crop();
             Format format = shoot.format(item.format().id());
-            Set<NeedsLook> looks = NeedsLook.of(crops, crop);
+            Set<NeedsLook> looks = NeedsLook.of(crops, crop, item.asked());
             for (NeedsLook look : looks) {
-                findings.add(new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
+                if (look != NeedsLook.NOT_AS_ASKED && look != NeedsLook.ASK_NOT_KNOWN) {
+                    findings.add(
+                            new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
+                }
             }
+            asked(item).forEach(findings::add);
             raw(reading, item)
                     .ifPresent(
                             kind -> findings.add(new Finding(kind, crop.photo().file(), format.id())));
@@ -100,6 +114,17 @@ public final class DeliveryCheck {
             }
         }
         return findings;
+    }
+
+    /** What is not as asked, and what of that is not known, each by itself. */
+    private static Stream<Finding> asked(DeliveryPlan.Item item) {
+        return item.asked().stream()
+                .filter(check -> check.outcome() != AskCheck.Outcome.MET)
+                .map(check -> new Finding(
+                        check.outcome() == AskCheck.Outcome.MISSED ? Kind.NOT_AS_ASKED : Kind.ASK_NOT_KNOWN,
+                        item.photo().file(),
+                        item.format().id(),
+                        Optional.of(check)));
     }
 
     private static Optional<Kind> raw(ShootReading reading, DeliveryPlan.Item item) {

@@ -15,6 +15,7 @@ import nexa.core.format.DeliveredFile;
 import nexa.core.geometry.Crop;
 import nexa.core.geometry.Point;
 import nexa.core.message.EnumName;
+import nexa.core.series.AskCheck;
 import nexa.core.series.FillPlan;
 import nexa.core.series.Passing;
 import nexa.files.TemporaryFile;
@@ -44,7 +45,8 @@ final class DeliveryList {
         "fill",
         "passing",
         "pixels",
-        "look"
+        "look",
+        "asked"
     };
 
     /**
@@ -133,7 +135,31 @@ final class DeliveryList {
                         .map(passing -> EnumName.of(passing, " "))
                         .orElse(""),
                 line.pixels(),
-                line.look());
+                line.look(),
+                asked(item));
+    }
+
+    /** How the crop meets what its format asks; nothing where that asks nothing. */
+    private static String asked(DeliveryPlan.Item item) {
+        if (item.asked().isEmpty()) {
+            return "";
+        }
+        String off = item.asked().stream()
+                .filter(check -> check.outcome() != AskCheck.Outcome.MET)
+                .map(DeliveryList::told)
+                .collect(Collectors.joining("; "));
+        return off.isEmpty() ? "as asked" : off;
+    }
+
+    private static String told(AskCheck check) {
+        String ask = EnumName.of(check.ask(), " ");
+        if (!check.outcome().isKnown()) {
+            return ask + " not known";
+        }
+        return ask + " "
+                + check.measured().stream()
+                        .map(measured -> String.format(Locale.ROOT, "%.3f", measured))
+                        .collect(Collectors.joining(" "));
     }
 
     private static String number(double value) {

@@ -13,8 +13,10 @@ import java.util.stream.Collectors;
 import nexa.core.format.Format;
 import nexa.core.format.NamePattern;
 import nexa.core.format.PixelSize;
+import nexa.core.series.AskCheck;
 import nexa.core.series.Crops;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
@@ -40,8 +42,13 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
      * @param name where it goes inside the destination, with / between folders
      * @param wishedName the name its format asks for, which another file may have already
      * @param isNameMended whether the name is not quite what was asked for, because not every file system would take that
+     * @param asked how the crop meets what its format asks
      */
-    public record Item(PhotoCrop crop, String name, String wishedName, boolean isNameMended) {
+    public record Item(PhotoCrop crop, String name, String wishedName, boolean isNameMended, List<AskCheck> asked) {
+        public Item {
+            asked = List.copyOf(asked);
+        }
+
         public Photo photo() {
             return crop.photo();
         }
@@ -100,8 +107,13 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
                 .toList();
     }
 
-    /** The plan for a shoot. Photos that could not be read are left out; the reading says which. */
+    /** The plan for a shoot of which nobody looked how its photos lie level. */
     public static DeliveryPlan of(Shoot shoot, ShootReading reading, Choice choice) {
+        return of(shoot, reading, choice, SureLevels.NOT_LOOKED);
+    }
+
+    /** The plan for a shoot. Photos that could not be read are left out; the reading says which. */
+    public static DeliveryPlan of(Shoot shoot, ShootReading reading, Choice choice, SureLevels levels) {
         List<Item> items = new ArrayList<>();
         Crops crops = new Crops(shoot);
         Names names = new Names();
@@ -121,7 +133,8 @@ public record DeliveryPlan(List<Item> files, Set<String> photos) {
                         crop,
                         names.unique(wished, "." + format.file().type().ending()),
                         wished + "." + format.file().type().ending(),
-                        !clean.equals(filled.strip())));
+                        !clean.equals(filled.strip()),
+                        AskCheck.of(crop, levels)));
             }
         }
         return new DeliveryPlan(items, shoot.photos().stream().map(Photo::file).collect(Collectors.toSet()));

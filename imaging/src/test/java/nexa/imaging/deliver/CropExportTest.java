@@ -51,8 +51,8 @@ class CropExportTest {
 
     private DeliveryItem item() {
         Shoot shoot = Shoot.of("S", Shoot.Order.NAME, List.of(format), List.of(photo));
-        DeliveryPlan.Item item =
-                new DeliveryPlan.Item(new Crops(shoot).of(photo, format), "print/a.jpg", "print/a.jpg", false);
+        DeliveryPlan.Item item = new DeliveryPlan.Item(
+                new Crops(shoot).of(photo, format), "print/a.jpg", "print/a.jpg", false, List.of());
         return new CropExport(new PhotoFolder(folder), List.of(item), terms).file(item);
     }
 

@@ -9,6 +9,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import nexa.core.format.Asks;
 import nexa.core.format.FileSpec;
 import nexa.core.format.Format;
 import nexa.core.format.FormatTurn;
@@ -79,8 +80,22 @@ final class FormatCodec {
             Field.usually("goes", Going.GOES, Codec.of(FormatCodec::going, FormatCodec::written), Format::going);
     private static final Field<Format, Boolean> REACHES = Field.unless("reaches", false, Json.FLAG, Format::reaches);
 
+    private static final Field<Format, Asks> ASKS =
+            Field.unless("asks", Asks.NONE, AsksCodec.ASKS, Format::asks).orBare();
+
     static final ObjectCodec<Format> FORMAT = new ObjectCodec<>(
-            FormatCodec::read, ID, NAME, RATIO, TURN, SIZE, LEADS, TOLERANCE, GOES, REACHES, file(FileSpec.usual("")));
+            FormatCodec::read,
+            ID,
+            NAME,
+            RATIO,
+            TURN,
+            SIZE,
+            LEADS,
+            TOLERANCE,
+            GOES,
+            REACHES,
+            file(FileSpec.usual("")),
+            ASKS);
 
     private FormatCodec() {}
 
@@ -96,7 +111,8 @@ final class FormatCodec {
                 TOLERANCE.in(at),
                 GOES.in(at),
                 file(FileSpec.usual(NamePattern.clean(id))).in(at),
-                REACHES.in(at));
+                REACHES.in(at),
+                ASKS.in(at));
     }
 
     private static Going going(JsonPlace place) throws ValidationError {

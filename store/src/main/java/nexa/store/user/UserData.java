@@ -63,6 +63,11 @@ public record UserData(Path folder) {
         return folder.resolve("lenses");
     }
 
+    /** What was asked for, kept for other shoots. */
+    Path briefs() {
+        return folder.resolve("briefs");
+    }
+
     Path preferences() {
         return folder.resolve("preferences.properties");
     }

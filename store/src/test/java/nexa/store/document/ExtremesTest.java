@@ -13,9 +13,11 @@ import java.util.Map;
 import java.util.Random;
 import nexa.core.format.Format;
 import nexa.core.geometry.Point;
+import nexa.core.series.AskCheck;
 import nexa.core.series.Crops;
 import nexa.core.series.NeedsLook;
 import nexa.core.series.PhotoCrop;
+import nexa.core.series.SureLevels;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import org.junit.jupiter.api.Test;
@@ -113,6 +115,8 @@ class ExtremesTest {
         }
         assertThat(crop.kept()).as(text).isPositive();
         assertThat(crop.output().width()).as(text).isPositive();
-        assertThat(NeedsLook.of(crops, crop)).as(text).isNotNull();
+        assertThat(NeedsLook.of(crops, crop, AskCheck.of(crop, SureLevels.NOT_LOOKED)))
+                .as(text)
+                .isNotNull();
     }
 }

@@ -1,6 +1,7 @@
 package nexa.desktop.tool.crop;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,10 +15,12 @@ import javafx.scene.layout.VBox;
 import nexa.core.crop.TypedCrop;
 import nexa.core.crop.TypedCrop.Field;
 import nexa.core.message.EnumName;
+import nexa.core.series.AskCheck;
 import nexa.core.series.PhotoCrop;
 import nexa.core.shoot.Edit;
 import nexa.desktop.desk.DeskPart;
 import nexa.desktop.desk.TypedLength;
+import nexa.desktop.parts.AskWords;
 import nexa.desktop.parts.FormatWords;
 import nexa.desktop.parts.Overlays;
 import nexa.desktop.parts.Parts;
@@ -34,6 +37,7 @@ final class CropSection {
     private final ToggleButton inPercent;
     private final Label output = Parts.label("", "small");
     private final Label detail = Parts.label("", "small", "quiet");
+    private final Label asked = Parts.label("", "small", "look");
     private final DeskPart part = new DeskPart("desk.crop");
     private Optional<PhotoCrop> shown = Optional.empty();
 
@@ -49,7 +53,9 @@ final class CropSection {
         add(grid, Field.LEFT, "desk.left", 2, 0);
         add(grid, Field.HEIGHT, "desk.height", 0, 1);
         add(grid, Field.TOP, "desk.top", 2, 1);
-        HBox heading = Parts.row(6, part.head(), Parts.spacer(), inPercent);
+        asked.setId("not-as-asked");
+        asked.setMinWidth(0);
+        HBox heading = Parts.row(6, part.head(), asked, Parts.spacer(), inPercent);
         Button print = Parts.button("desk.print", this::printHelp, "small-button");
         print.setId("print-help");
         HBox foot = Parts.row(6, new VBox(0, output, detail), Parts.spacer(), print);
@@ -110,6 +116,10 @@ final class CropSection {
         });
         output.setText(FormatWords.shortOutput(crop));
         detail.setText(FormatWords.detail(crop));
+        List<AskCheck> checks = AskCheck.of(crop, easel.session().levels());
+        String off = AskWords.said(checks, crop.format().asks());
+        asked.setText(off);
+        Parts.tip(asked, off.isEmpty() ? "" : Words.get("desk.notAsAsked", off));
         Parts.style(detail, "small", crop.hasTooFewPixels() ? "look" : "quiet");
     }
 
@@ -131,5 +141,6 @@ final class CropSection {
         fields.values().forEach(TextField::clear);
         output.setText("");
         detail.setText("");
+        asked.setText("");
     }
 }

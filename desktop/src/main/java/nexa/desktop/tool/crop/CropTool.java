@@ -2,6 +2,7 @@ package nexa.desktop.tool.crop;
 
 import javafx.scene.input.KeyEvent;
 import nexa.core.crop.Handle;
+import nexa.core.format.Asks;
 import nexa.core.geometry.Point;
 import nexa.core.series.PhotoCrop;
 import nexa.desktop.desk.DeskPart;
@@ -34,6 +35,13 @@ public final class CropTool implements EaselTool {
     @Override
     public void show(PhotoCrop crop) {
         section.show(crop);
+        boolean isMoving = easel.gestures().isBusy();
+        easel.stage().overlay().asked().show(isMoving ? crop.format().asks() : Asks.NONE);
+    }
+
+    @Override
+    public void settle() {
+        easel.stage().overlay().asked().show(Asks.NONE);
     }
 
     @Override

@@ -1,0 +1,112 @@
+package nexa.store.user;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import nexa.core.format.NamePattern;
+import nexa.core.message.Message;
+import nexa.core.message.Telling;
+import nexa.files.TemporaryFile;
+import nexa.store.document.BriefDocument;
+import nexa.store.document.ShootProblem;
+
+/**
+ * Briefs that lie in a folder, a file each: those that the photographer keeps for other shoots, or those that came along with
+ * photos. None of it is for the JavaFX thread.
+ *
+ * @param folder may not exist yet
+ */
+public record KeptBriefs(Path folder) {
+    /** So many are told; nobody looks through more. */
+    private static final int MOST = 200;
+
+    /** Those of a user. */
+    public static KeptBriefs of(UserData userData) {
+        return new KeptBriefs(userData.briefs());
+    }
+
+    /**
+     * A file of a brief.
+     *
+     * @param document empty if it cannot be used
+     * @param problem why not
+     */
+    public record Kept(Path file, Optional<BriefDocument> document, Optional<ShootProblem> problem) {
+        static Kept read(Path file) {
+            try {
+                return new Kept(file, Optional.of(BriefDocument.read(file)), Optional.empty());
+            } catch (ShootProblem e) {
+                return new Kept(file, Optional.empty(), Optional.of(e));
+            }
+        }
+
+        /** What it is known by: its name, or its file's where it has none. */
+        public String name() {
+            return document.map(read -> read.brief().name())
+                    .orElseGet(() -> file.getFileName().toString().replace(BriefDocument.ENDING, ""));
+        }
+    }
+
+    /** All of them by name, also those that cannot be used; none if the folder cannot be read. */
+    public List<Kept> list() {
+        List<Path> files = new ArrayList<>();
+        try (Stream<Path> all = Files.list(folder)) {
+            all.filter(BriefDocument::isNamedSo).sorted().limit(MOST).forEach(files::add);
+        } catch (IOException e) {
+            return List.of();
+        }
+        return files.stream()
+                .map(Kept::read)
+                .sorted(Comparator.comparing((Kept kept) -> kept.name().toLowerCase(Locale.ROOT)))
+                .toList();
+    }
+
+    /**
+     * Keeps a brief, in place of one of the same name.
+     *
+     * @throws ShootProblem if it cannot be written; what was kept before is there then
+     */
+    public void keep(BriefDocument document) throws ShootProblem {
+        Path file = file(document.brief().name());
+        write(document, file);
+    }
+
+    /** Where the brief of a name is kept, or would be: other names may make the same file name. */
+    private Path file(String name) {
+        String plain = NamePattern.clean(name);
+        Path file = folder.resolve(plain + BriefDocument.ENDING);
+        for (int i = 2; Files.exists(file) && !Kept.read(file).name().equals(name); i++) {
+            file = folder.resolve(plain + "-" + i + BriefDocument.ENDING);
+        }
+        return file;
+    }
+
+    /**
+     * Writes a brief's file.
+     *
+     * @throws ShootProblem if it cannot be written
+     */
+    public static void write(BriefDocument document, Path file) throws ShootProblem {
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            TemporaryFile.replace(file, document.bytes());
+        } catch (IOException e) {
+            throw new ShootProblem(Message.of("brief.cannotWrite", file, Telling.of(e)), e);
+        }
+    }
+
+    /** @throws ShootProblem if the file cannot be taken away */
+    public void forget(Kept kept) throws ShootProblem {
+        try {
+            Files.deleteIfExists(kept.file());
+        } catch (IOException e) {
+            throw new ShootProblem(Message.of("brief.cannotForget", kept.file(), Telling.of(e)), e);
+        }
+    }
+}
