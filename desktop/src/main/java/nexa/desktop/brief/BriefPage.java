@@ -31,6 +31,7 @@ final class BriefPage {
         this.brief = brief;
         this.use = UseBrief.of(shoot, brief);
         VBox formats = new VBox(8);
+        formats.getStyleClass().add("brief-formats");
         for (int i = 0; i < brief.formats().size(); i++) {
             formats.getChildren().add(row(brief.formats().get(i), use.outcomes().get(i)));
         }

@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -38,7 +37,6 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
 
     private final ShootSession session;
     private final BriefShelf shelf;
-    private final Consumer<String> messages;
     private final Runnable close;
     private final LatestOnly<BriefShelf.Contents> reading;
     private final VBox list = new VBox(3);
@@ -62,21 +60,14 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
     private Set<String> names = Set.of();
 
     /** Opens it at a brief, by its name, or at the first. */
-    public static void open(
-            ShootSession session,
-            BriefShelf shelf,
-            Overlays overlays,
-            Consumer<String> messages,
-            Optional<String> first) {
-        overlays.show(new BriefPanel(session, shelf, overlays::close, messages, first));
+    public static void open(ShootSession session, BriefShelf shelf, Overlays overlays, Optional<String> first) {
+        overlays.show(new BriefPanel(session, shelf, overlays::close, first));
     }
 
-    private BriefPanel(
-            ShootSession session, BriefShelf shelf, Runnable close, Consumer<String> messages, Optional<String> first) {
+    private BriefPanel(ShootSession session, BriefShelf shelf, Runnable close, Optional<String> first) {
         this.session = session;
         this.shelf = shelf;
         this.close = close;
-        this.messages = messages;
         this.wanted = first;
         this.reading = session.background().latest(this::show);
         setSpacing(12);
@@ -200,7 +191,6 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
         session.formatProperty().set(preview.ids().get(0));
         used.terms().ifPresent(shelf::setTerms);
         close.run();
-        messages.accept(Words.get("brief.used", brief.name(), BriefPage.words(preview)));
     }
 
     private void take() {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import nexa.core.find.Found;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundPerspective;
@@ -34,20 +35,32 @@ final class FindInMany {
         this.found = found;
     }
 
-    /** Looks for something in these, and in those no more that were still to come. */
-    void look(FindWhat what, List<Photo> photos) {
+    /**
+     * Looks for something in these, and in those no more that were still to come.
+     *
+     * @param formats the ids of those that there is one for each; "" for what is the same in all
+     * @param isMissing which of them it is looked for in
+     */
+    void look(FindWhat what, List<Photo> photos, List<String> formats, Predicate<FoundPhoto.Key> isMissing) {
         stop();
         for (Photo photo : photos) {
-            tickets.add(
-                    switch (what) {
-                        case LEVELS -> find(what, FoundLevel.class, photo);
-                        case BORDERS -> find(what, FoundTrim.class, photo);
-                        case UPRIGHTS -> findUprights(photo);
-                        case SUBJECTS -> find(what, FoundSubject.class, photo);
-                        case CROPS -> propose(photo);
-                    });
+            for (String format : formats) {
+                if (isMissing.test(new FoundPhoto.Key(photo.file(), format))) {
+                    tickets.add(look(what, photo, format));
+                }
+            }
         }
         session.finding().saveSoon();
+    }
+
+    private Ticket look(FindWhat what, Photo photo, String format) {
+        return switch (what) {
+            case LEVELS -> find(what, FoundLevel.class, photo);
+            case BORDERS -> find(what, FoundTrim.class, photo);
+            case UPRIGHTS -> findUprights(photo);
+            case SUBJECTS -> find(what, FoundSubject.class, photo);
+            case CROPS -> propose(photo, format);
+        };
     }
 
     /** What was found of the level tells of uprights. */
@@ -78,21 +91,26 @@ final class FindInMany {
         });
     }
 
-    /** The first proposal for the format worked in. */
-    private Ticket propose(Photo photo) {
-        String format = session.formatProperty().get();
+    /** The first proposal for a format. */
+    private Ticket propose(Photo photo, String format) {
         boolean isDone = TakeProposals.isDone(photo, format);
-        double ratio = session.crop(photo, session.format()).crop().size().ratio();
+        double ratio = session.crop(photo, session.shoot().format(format))
+                .crop()
+                .size()
+                .ratio();
         return session.finding().propose(photo, ratio, 1, Urgency.IDLE, new Finding.Listener<>() {
             @Override
             public void found(List<Proposal> proposals) {
-                found.accept(
-                        new FoundPhoto(photo, FindWhat.CROPS, proposals.stream().findFirst(), isDone));
+                tell(proposals.stream().findFirst());
             }
 
             @Override
             public void failed(PhotoProblem problem) {
-                found.accept(new FoundPhoto(photo, FindWhat.CROPS, Optional.empty(), isDone));
+                tell(Optional.empty());
+            }
+
+            private void tell(Optional<Proposal> proposal) {
+                found.accept(new FoundPhoto(photo, FindWhat.CROPS, proposal, isDone, format));
             }
         });
     }

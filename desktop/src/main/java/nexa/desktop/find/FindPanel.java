@@ -13,10 +13,15 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import nexa.core.format.Format;
+import nexa.core.format.Going;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.parts.Choices;
@@ -28,9 +33,12 @@ import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
 /** Finds levels, borders, subjects or crops in many photos: shows what was found, and takes what is ticked as one edit. */
-public final class FindPanel extends VBox implements Overlays.Inner {
+public final class FindPanel extends VBox implements Overlays.Inner, Overlays.Filling {
     private static final int ACROSS = 4;
-    private static final double HEIGHT = 470;
+    private static final double LEAST_HEIGHT = 150;
+    /** As high as the window lets it be. */
+    private static final double HEIGHT = 4_000;
+
     /** What comes in is shown so often at most. */
     private static final Duration SETTLE = Duration.millis(150);
 
@@ -103,9 +111,10 @@ public final class FindPanel extends VBox implements Overlays.Inner {
         flow = VirtualFlow.createVertical(rows, this::newCell);
         flow.setId("found");
         scroll = new VirtualizedScrollPane<>(flow);
-        large = new FoundLarge(session.pictures(), new Prints());
-        place.setMinHeight(HEIGHT);
+        large = new FoundLarge(session.pictures(), new Prints(), place);
+        place.setMinHeight(LEAST_HEIGHT);
         place.setPrefHeight(HEIGHT);
+        VBox.setVgrow(place, Priority.ALWAYS);
         place.getStyleClass().add("found-place");
         place.getChildren().setAll(scroll);
         stop.setId("find-stop");
@@ -118,6 +127,12 @@ public final class FindPanel extends VBox implements Overlays.Inner {
             if (now == null) {
                 finding.stop();
                 settle.stop();
+            }
+        });
+        addEventFilter(KeyEvent.KEY_PRESSED, key -> {
+            if (key.getCode() == KeyCode.A && key.isShortcutDown()) {
+                tickAll();
+                key.consume();
             }
         });
         look();
@@ -160,7 +175,10 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private FoundCell newCell(FoundList.Row row) {
-        FoundCell cell = new FoundCell(session.pictures(), new Prints());
+        FoundCell cell = new FoundCell(
+                session.pictures(),
+                new Prints(),
+                id -> session.shoot().format(id).name());
         cell.updateItem(row);
         cells.add(cell);
         return cell;
@@ -169,25 +187,60 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     /** What is done with a photo that was looked at. */
     private final class Prints implements FoundPrint.Actions {
         @Override
-        public boolean isTicked(String file) {
-            return list().isTicked(file);
+        public boolean isTicked(FoundPhoto.Key key) {
+            return list().isTicked(key);
         }
 
         @Override
-        public void toggle(String file) {
-            list().toggle(file);
-            cells.forEach(FoundCell::again);
-            count();
+        public void toggle(FoundPhoto.Key key) {
+            list().toggle(key);
+            showTicks();
         }
 
         @Override
-        public void open(String file) {
-            List<String> order = list().order(files);
-            large.show(
-                    order.stream().map(each -> list().get(each).orElseThrow()).toList(), order.indexOf(file));
+        public void setTicked(List<FoundPhoto.Key> group, boolean isTicked) {
+            list().setTicked(group, isTicked);
+            showTicks();
+        }
+
+        @Override
+        public void open(FoundPhoto.Key key) {
+            List<FoundPhoto> order = list().order(keys(what.chosen()));
+            large.show(order, order.indexOf(list().get(key).orElseThrow()));
             place.getChildren().setAll(large);
             large.requestFocus();
         }
+    }
+
+    private void showTicks() {
+        cells.forEach(FoundCell::again);
+        count();
+    }
+
+    /** Everything that is shown is ticked, as far as it can be taken. */
+    private void tickAll() {
+        list().setTicked(keys(what.chosen()), true);
+        showTicks();
+    }
+
+    /** What is looked for in each photo: a crop in each format that goes or waits, anything else once. */
+    private List<FoundPhoto.Key> keys(FindWhat of) {
+        return formats(of).stream()
+                .flatMap(format -> files.stream().map(file -> new FoundPhoto.Key(file, format)))
+                .toList();
+    }
+
+    /** The formats crops are proposed for. What is the photo's own shape, or any, waits for no proposal. */
+    private List<String> formats(FindWhat of) {
+        if (of != FindWhat.CROPS) {
+            return List.of("");
+        }
+        List<String> going = session.shoot().formats().stream()
+                .filter(format ->
+                        format.going() != Going.STAYS && format.ratio().isFixed())
+                .map(Format::id)
+                .toList();
+        return going.isEmpty() ? List.of(session.formatProperty().get()) : going;
     }
 
     @Override
@@ -220,9 +273,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
                 .toList();
         files = photos.stream().map(Photo::file).toList();
         isStopped = false;
-        finding.look(
-                what.chosen(),
-                photos.stream().filter(photo -> !list().has(photo.file())).toList());
+        finding.look(what.chosen(), photos, formats(what.chosen()), key -> !list().has(key));
         show();
     }
 
@@ -244,7 +295,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private void show() {
-        List<FoundList.Row> fresh = list().rows(files, ACROSS);
+        List<FoundList.Row> fresh = list().rows(keys(what.chosen()), ACROSS);
         int top = rows.isEmpty() ? 0 : flow.getFirstVisibleIndex();
         int same = 0;
         while (same < rows.size() && same < fresh.size() && rows.get(same).equals(fresh.get(same))) {
@@ -259,7 +310,10 @@ public final class FindPanel extends VBox implements Overlays.Inner {
             // What comes in moves nothing that is looked at further than it must.
             flow.showAsFirst(Math.max(0, top));
         }
-        long done = list().count(files);
+        List<String> formats = formats(what.chosen());
+        long done = files.stream()
+                .filter(file -> formats.stream().allMatch(format -> list().has(new FoundPhoto.Key(file, format))))
+                .count();
         boolean isAll = done == files.size();
         progress.setText(
                 Words.get(isAll ? "find.all" : isStopped ? "find.stopped" : "find.progress", done, files.size()));
@@ -271,7 +325,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
     }
 
     private Ticked ticked() {
-        return Ticked.of(found, files, session.shoot());
+        return Ticked.of(found, this::keys, session.shoot());
     }
 
     private void count() {
@@ -284,7 +338,7 @@ public final class FindPanel extends VBox implements Overlays.Inner {
         Ticked ticked = ticked();
         String format = session.formatProperty().get();
         close.run();
-        session.editMany(ticked.kind(), format, shoot -> ticked.taken(shoot, format));
+        session.editMany(ticked.kind(), format, ticked::taken);
         taken.run();
     }
 }

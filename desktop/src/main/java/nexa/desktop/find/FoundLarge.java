@@ -5,6 +5,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.desktop.parts.FoundWords;
 import nexa.desktop.parts.Parts;
@@ -13,18 +14,20 @@ import nexa.imaging.pictures.PictureLibrary;
 
 /** One photo that was looked at, large; the arrows go on to the next, the space bar ticks. */
 final class FoundLarge extends VBox {
-    private static final double WIDTH = 840;
-    private static final double HEIGHT = 400;
+    private static final double BELOW = 50;
 
     private final FoundPrint.Actions actions;
     private final FoundPicture picture;
     private final Label name = Parts.name("section-title");
     private final Label words = Parts.label("");
     private final Label tick = Parts.label("", "quiet");
+    private final Region room;
     private List<FoundPhoto> photos = List.of();
     private int here;
 
-    FoundLarge(PictureLibrary library, FoundPrint.Actions actions) {
+    /** @param room where it is shown */
+    FoundLarge(PictureLibrary library, FoundPrint.Actions actions, Region room) {
+        this.room = room;
         this.actions = actions;
         this.picture = new FoundPicture(library);
         setSpacing(8);
@@ -56,7 +59,7 @@ final class FoundLarge extends VBox {
     }
 
     private void toggle() {
-        actions.toggle(photos.get(here).photo().file());
+        actions.toggle(photos.get(here).key());
         again();
     }
 
@@ -65,7 +68,7 @@ final class FoundLarge extends VBox {
         photos = all;
         here = place;
         FoundPhoto found = photos.get(here);
-        picture.show(found, WIDTH, HEIGHT);
+        picture.show(found, room.getWidth(), Math.max(BELOW, room.getHeight() - BELOW));
         Parts.setName(name, found.photo().file());
         words.setText(FoundWords.found(found.found(), found.photo(), found.isDone()));
         setAccessibleText(Words.get("find.print", name.getText(), words.getText()));
@@ -74,7 +77,7 @@ final class FoundLarge extends VBox {
 
     private void again() {
         FoundPhoto found = photos.get(here);
-        boolean isTicked = actions.isTicked(found.photo().file());
+        boolean isTicked = actions.isTicked(found.key());
         tick.setText(found.canBeTaken() ? Words.get(isTicked ? "find.ticked" : "find.unticked") : "");
     }
 }

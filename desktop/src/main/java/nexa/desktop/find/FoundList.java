@@ -15,78 +15,98 @@ import nexa.core.shoot.Shoot;
 final class FoundList {
     /** A row of what is shown. */
     sealed interface Row {
-        /** The head of a group. */
-        record Heading(FoundPhoto.Group group, int count) implements Row {}
+        /**
+         * The head of a group.
+         *
+         * @param format the id of the format that it is of, "" where there is one group for all
+         * @param count of all that is in it
+         * @param takeable what of it can be taken
+         */
+        record Heading(String format, FoundPhoto.Group group, int count, List<FoundPhoto.Key> takeable)
+                implements Row {}
 
         /** Some photos side by side. */
         record Photos(List<FoundPhoto> photos) implements Row {}
     }
 
-    private final Map<String, FoundPhoto> found = new LinkedHashMap<>();
-    private final Set<String> ticked = new HashSet<>();
+    /** What is shown together. */
+    private record Together(String format, FoundPhoto.Group group) {}
+
+    private final Map<FoundPhoto.Key, FoundPhoto> found = new LinkedHashMap<>();
+    private final Set<FoundPhoto.Key> ticked = new HashSet<>();
 
     void add(FoundPhoto photo) {
-        String file = photo.photo().file();
-        found.put(file, photo);
+        found.put(photo.key(), photo);
         if (photo.isUsual()) {
-            ticked.add(file);
+            ticked.add(photo.key());
         }
     }
 
-    boolean has(String file) {
-        return found.containsKey(file);
+    boolean has(FoundPhoto.Key key) {
+        return found.containsKey(key);
     }
 
-    Optional<FoundPhoto> get(String file) {
-        return Optional.ofNullable(found.get(file));
+    Optional<FoundPhoto> get(FoundPhoto.Key key) {
+        return Optional.ofNullable(found.get(key));
     }
 
-    boolean isTicked(String file) {
-        return ticked.contains(file);
+    boolean isTicked(FoundPhoto.Key key) {
+        return ticked.contains(key);
     }
 
     /** Ticks what can be taken, or takes the tick away. */
-    void toggle(String file) {
-        if (!ticked.remove(file) && get(file).filter(FoundPhoto::canBeTaken).isPresent()) {
-            ticked.add(file);
-        }
+    void toggle(FoundPhoto.Key key) {
+        setTicked(List.of(key), !isTicked(key));
     }
 
-    /** How many of some files are looked at. */
-    long count(Collection<String> files) {
-        return files.stream().filter(found::containsKey).count();
+    /** Ticks what of these can be taken, or takes the ticks away. */
+    void setTicked(Collection<FoundPhoto.Key> keys, boolean isTicked) {
+        keys.forEach(key -> {
+            if (!isTicked) {
+                ticked.remove(key);
+            } else if (get(key).filter(FoundPhoto::canBeTaken).isPresent()) {
+                ticked.add(key);
+            }
+        });
     }
 
-    /** The photos of some files by group, in the files' order. */
-    private Map<FoundPhoto.Group, List<FoundPhoto>> groups(Collection<String> files) {
-        Map<FoundPhoto.Group, List<FoundPhoto>> groups = new LinkedHashMap<>();
-        for (FoundPhoto.Group group : FoundPhoto.Group.values()) {
-            groups.put(group, new ArrayList<>());
+    /** The photos by what is shown together: format by format, in the order of the groups. */
+    private Map<Together, List<FoundPhoto>> groups(Collection<FoundPhoto.Key> keys) {
+        Map<Together, List<FoundPhoto>> groups = new LinkedHashMap<>();
+        List<String> formats =
+                keys.stream().map(FoundPhoto.Key::format).distinct().toList();
+        for (String format : formats) {
+            for (FoundPhoto.Group group : FoundPhoto.Group.values()) {
+                groups.put(new Together(format, group), new ArrayList<>());
+            }
         }
-        for (String file : files) {
-            get(file).ifPresent(photo -> groups.get(photo.group()).add(photo));
+        for (FoundPhoto.Key key : keys) {
+            get(key).ifPresent(photo ->
+                    groups.get(new Together(key.format(), photo.group())).add(photo));
         }
         groups.values().removeIf(List::isEmpty);
         return groups;
     }
 
-    /** The files as they are shown. */
-    List<String> order(Collection<String> files) {
-        return groups(files).values().stream()
-                .flatMap(List::stream)
-                .map(photo -> photo.photo().file())
-                .toList();
+    /** What was found, as it is shown. */
+    List<FoundPhoto> order(Collection<FoundPhoto.Key> keys) {
+        return groups(keys).values().stream().flatMap(List::stream).toList();
     }
 
     /**
-     * What is shown of some files: sure ones first, then likely ones, then what was levelled already, and then why not.
+     * What is shown: sure ones first, then likely ones, then what was levelled already, and then why not; of crops so for each
+     * format.
      *
      * @param across how many photos a row has
      */
-    List<Row> rows(Collection<String> files, int across) {
+    List<Row> rows(Collection<FoundPhoto.Key> keys, int across) {
         List<Row> rows = new ArrayList<>();
-        groups(files).forEach((group, photos) -> {
-            rows.add(new Row.Heading(group, photos.size()));
+        groups(keys).forEach((together, photos) -> {
+            List<FoundPhoto.Key> takeable = photos.stream()
+                    .filter(FoundPhoto::canBeTaken)
+                    .map(FoundPhoto::key)
+                    .toList();
+            rows.add(new Row.Heading(together.format(), together.group(), photos.size(), takeable));
             for (int from = 0; from < photos.size(); from += across) {
                 rows.add(new Row.Photos(List.copyOf(photos.subList(from, Math.min(photos.size(), from + across)))));
             }
@@ -94,17 +114,16 @@ final class FoundList {
         return rows;
     }
 
-    /** What is taken of some files: all that is ticked, but of photos that look otherwise meanwhile. */
-    Map<String, Answer> toTake(Collection<String> files, Shoot now) {
-        Map<String, Answer> taken = new LinkedHashMap<>();
-        for (String file : files) {
-            get(file)
-                    .filter(photo -> isTicked(file))
-                    .filter(photo -> now.find(file)
+    /** What is taken: all of these that is ticked, but of photos that look otherwise meanwhile. */
+    Map<FoundPhoto.Key, Answer> toTake(Collection<FoundPhoto.Key> keys, Shoot now) {
+        Map<FoundPhoto.Key, Answer> taken = new LinkedHashMap<>();
+        for (FoundPhoto.Key key : keys) {
+            get(key).filter(photo -> isTicked(key))
+                    .filter(photo -> now.find(key.file())
                             .filter(photo.photo()::hasSamePictureAs)
                             .isPresent())
                     .flatMap(FoundPhoto::found)
-                    .ifPresent(some -> taken.put(file, some));
+                    .ifPresent(some -> taken.put(key, some));
         }
         return taken;
     }

@@ -12,8 +12,24 @@ import nexa.core.shoot.Photo;
  * @param what what was looked for
  * @param found empty if it could not be read
  * @param isDone whether the photo had such a thing already
+ * @param format the id of the format that it is proposed for; "" where it is the same in all
  */
-record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, boolean isDone) {
+record FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, boolean isDone, String format) {
+    /** What was found, where it is the same in all formats. */
+    FoundPhoto(Photo photo, FindWhat what, Optional<? extends Answer> found, boolean isDone) {
+        this(photo, what, found, isDone, "");
+    }
+
+    /**
+     * What is looked for one thing in: a photo, in a format where there is one for each.
+     *
+     * @param format "" where it is the same in all
+     */
+    record Key(String file, String format) {}
+
+    Key key() {
+        return new Key(photo.file(), format);
+    }
 
     /** What photos are shown together, in this order. */
     enum Group {

@@ -1,5 +1,7 @@
 package nexa.desktop.find;
 
+import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -23,11 +25,14 @@ final class FoundPrint extends ToggleButton {
 
     /** What is done with it. */
     interface Actions {
-        boolean isTicked(String file);
+        boolean isTicked(FoundPhoto.Key key);
 
-        void toggle(String file);
+        void toggle(FoundPhoto.Key key);
 
-        void open(String file);
+        /** Ticks a whole group, or takes its ticks away. */
+        void setTicked(List<FoundPhoto.Key> group, boolean isTicked);
+
+        void open(FoundPhoto.Key key);
     }
 
     private final Actions actions;
@@ -38,7 +43,7 @@ final class FoundPrint extends ToggleButton {
     /** What takes a line of its own. */
     private final Label reason = Parts.label("", "small", "quiet");
 
-    private String file = "";
+    private FoundPhoto.Key key = new FoundPhoto.Key("", "");
 
     FoundPrint(PictureLibrary library, Actions actions) {
         this.actions = actions;
@@ -46,37 +51,42 @@ final class FoundPrint extends ToggleButton {
         getStyleClass().addAll("flat", "found-print");
         tick.setMinWidth(Label.USE_PREF_SIZE);
         words.setMinWidth(Label.USE_PREF_SIZE);
-        HBox caption = Parts.row(5, tick, name, Parts.spacer(), words);
+        // Names differ in their ends, and reasons in what comes last: both are told whole.
+        name.setWrapText(true);
+        HBox caption = new HBox(5, tick, name, Parts.spacer(), words);
         caption.setPrefWidth(WIDTH);
-        reason.setMaxWidth(WIDTH);
+        caption.setMaxWidth(WIDTH);
+        reason.setWrapText(true);
         VBox content = new VBox(3, picture, caption, reason);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        setOnAction(event -> actions.toggle(file));
+        setOnAction(event -> actions.toggle(key));
         setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) {
                 // Its two clicks ticked it back and forth.
-                actions.open(file);
+                actions.open(key);
             }
         });
-        addEventFilter(KeyEvent.KEY_PRESSED, key -> {
-            if (key.getCode() == KeyCode.ENTER) {
-                actions.open(file);
-                key.consume();
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                actions.open(key);
+                event.consume();
             }
         });
     }
 
     void show(FoundPhoto found) {
-        file = found.photo().file();
-        setId("found-" + PhotoNames.base(file));
+        key = found.key();
+        String file = key.file();
+        setId("found-" + PhotoNames.base(file) + (key.format().isEmpty() ? "" : "-" + key.format()));
         picture.show(found, WIDTH, PICTURE);
         Parts.setName(name, file);
         String said = FoundWords.found(found.found(), found.photo(), found.isDone());
         boolean isLong = found.what() == FindWhat.CROPS || !findRoom(PhotoNames.base(file), said);
         words.setText(isLong ? "" : said);
         reason.setText(isLong ? said : "");
-        Parts.tip(reason, isLong ? said : "");
+        fit(name, WIDTH - BESIDE_WORDS - (isLong ? 0 : measured(said).getWidth()));
+        fit(reason, WIDTH);
         reason.setManaged(isLong);
         reason.setVisible(isLong);
         setAccessibleText(Words.get("find.print", PhotoNames.base(file), said));
@@ -86,14 +96,30 @@ final class FoundPrint extends ToggleButton {
 
     /** Whether a name and words find room in one line. */
     private boolean findRoom(String base, String said) {
-        Text line = new Text(base + said);
-        line.setFont(words.getFont());
-        return line.getLayoutBounds().getWidth() <= WIDTH - BESIDE_WORDS;
+        return measured(base + said).getWidth() <= WIDTH - BESIDE_WORDS;
+    }
+
+    private Bounds measured(String line) {
+        Text text = new Text(line);
+        text.setFont(words.getFont());
+        return text.getLayoutBounds();
+    }
+
+    /** Makes a label just so wide, and as high as its words are then: a button does not ask its picture how high it is. */
+    private void fit(Label label, double width) {
+        Text text = new Text(label.getText());
+        text.setFont(words.getFont());
+        text.setWrappingWidth(width);
+        label.setMinWidth(width);
+        label.setPrefWidth(width);
+        label.setMaxWidth(width);
+        label.setPrefHeight(Math.ceil(text.getLayoutBounds().getHeight()) + 2);
+        label.setMinHeight(Label.USE_PREF_SIZE);
     }
 
     /** Shows whether it is ticked now. */
     void again() {
-        setSelected(actions.isTicked(file));
+        setSelected(actions.isTicked(key));
         tick.setVisible(isSelected());
     }
 

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import nexa.core.find.Answer;
 import nexa.core.find.Found;
 import nexa.core.find.TakeFound;
@@ -19,15 +20,20 @@ import nexa.desktop.parts.Words;
 /**
  * All that is ticked, whatever was looked for, and what taking it does.
  *
- * @param all by file, for each thing of which something is ticked
+ * @param all by photo, and by format for what is of one, for each thing of which something is ticked
  */
-record Ticked(Map<FindWhat, Map<String, Answer>> all) {
+record Ticked(Map<FindWhat, Map<FoundPhoto.Key, Answer>> all) {
 
-    /** What of some files is ticked in lists. */
-    static Ticked of(Map<FindWhat, FoundList> lists, Collection<String> files, Shoot now) {
-        Map<FindWhat, Map<String, Answer>> all = new EnumMap<>(FindWhat.class);
+    /**
+     * What is ticked in lists.
+     *
+     * @param meant what of each thing counts
+     */
+    static Ticked of(
+            Map<FindWhat, FoundList> lists, Function<FindWhat, ? extends Collection<FoundPhoto.Key>> meant, Shoot now) {
+        Map<FindWhat, Map<FoundPhoto.Key, Answer>> all = new EnumMap<>(FindWhat.class);
         lists.forEach((what, list) -> {
-            Map<String, Answer> ticked = list.toTake(files, now);
+            Map<FoundPhoto.Key, Answer> ticked = list.toTake(meant.apply(what), now);
             if (!ticked.isEmpty()) {
                 all.put(what, ticked);
             }
@@ -65,16 +71,22 @@ record Ticked(Map<FindWhat, Map<String, Answer>> all) {
     }
 
     /** The shoot with all of it taken. */
-    Shoot taken(Shoot shoot, String format) {
+    Shoot taken(Shoot shoot) {
         Map<String, List<Found>> things = new LinkedHashMap<>();
-        Map<String, Proposal> crops = new LinkedHashMap<>();
-        all.forEach((what, ticked) -> ticked.forEach((file, some) -> {
+        Map<String, Map<String, Proposal>> crops = new LinkedHashMap<>();
+        all.forEach((what, ticked) -> ticked.forEach((key, some) -> {
             if (some instanceof Proposal proposal) {
-                crops.put(file, proposal);
+                crops.computeIfAbsent(key.format(), any -> new LinkedHashMap<>())
+                        .put(key.file(), proposal);
             } else {
-                things.computeIfAbsent(file, any -> new ArrayList<>()).add((Found) some);
+                things.computeIfAbsent(key.file(), any -> new ArrayList<>()).add((Found) some);
             }
         }));
-        return TakeProposals.of(TakeFound.of(shoot, things), format, crops);
+        Shoot taken = TakeFound.of(shoot, things);
+        for (Map.Entry<String, Map<String, Proposal>> format : crops.entrySet()) {
+            boolean isThere = taken.formats().stream().anyMatch(one -> one.id().equals(format.getKey()));
+            taken = isThere ? TakeProposals.of(taken, format.getKey(), format.getValue()) : taken;
+        }
+        return taken;
     }
 }

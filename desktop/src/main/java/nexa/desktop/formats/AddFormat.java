@@ -73,10 +73,10 @@ public final class AddFormat {
             items.add(Parts.item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
         }
         items.add(new SeparatorMenuItem());
-        items.add(Parts.item(Words.get("formats.brief"), briefs));
         items.add(Parts.item(
                 Words.get("formats.new"),
                 () -> add(Format.of("new", Words.get("formats.new.name"), NEW)).ifPresent(this::describe)));
+        items.add(Parts.item(Words.get("formats.brief"), briefs));
         return items;
     }
 

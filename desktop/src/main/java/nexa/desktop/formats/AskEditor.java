@@ -18,10 +18,12 @@ import nexa.core.format.Format;
 import nexa.core.format.OutputSize;
 import nexa.core.geometry.Point;
 import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TextSize;
 import nexa.desktop.parts.Words;
 
 /** The page of the format editor for what is asked of the crops. A field that is empty asks nothing. */
 final class AskEditor {
+    private static final double NOTE_WIDTH = 460;
     private static final double PERCENT = 100;
     /** Of two fields that only count together, what the one that was left empty is. */
     private static final double LEAST_SHARE = 0.01;
@@ -72,6 +74,7 @@ final class AskEditor {
         allPhoto.setOnAction(event -> take());
         Label note = Parts.label(Words.get("ask.note"), "small", "quiet");
         note.setWrapText(true);
+        note.setPrefWidth(TextSize.scaled(NOTE_WIDTH));
         node = new VBox(12, grid, note);
     }
 

@@ -19,7 +19,7 @@ public final class AskWords {
     /** All that is asked, in a line: "subject 55 to 70 %, room 4 %"; "" for nothing. */
     public static String of(Asks asks) {
         List<String> said = new ArrayList<>();
-        asks.asked().forEach(ask -> said.add(said(ask, asked(ask, asks))));
+        asks.asked().forEach(ask -> said.add(Words.get("ask.asks." + EnumName.of(ask), asked(ask, asks))));
         return String.join(", ", said);
     }
 
@@ -34,6 +34,15 @@ public final class AskWords {
     /** As {@link #numbers}, with what it is of: "subject 48 %, asked 55 to 70 %". */
     public static String said(AskCheck check, Asks asks) {
         return check.outcome().isKnown() ? said(check.ask(), numbers(check, asks)) : numbers(check, asks);
+    }
+
+    /** How a crop is in what it does not meet, in few words: "subject 48 %, room 2 %"; else what is not known. */
+    public static String inShort(List<AskCheck> checks, Asks asks) {
+        List<String> missed = checks.stream()
+                .filter(check -> check.outcome() == AskCheck.Outcome.MISSED)
+                .map(check -> Words.get("ask.short." + EnumName.of(check.ask()), measured(check, asks)))
+                .toList();
+        return missed.isEmpty() ? said(checks, asks) : String.join(", ", missed);
     }
 
     /** All that a crop does not meet, and what of it is not known. */

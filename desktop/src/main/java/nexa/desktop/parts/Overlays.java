@@ -10,6 +10,9 @@ public interface Overlays {
         boolean back();
     }
 
+    /** A panel that takes the height the window has. */
+    interface Filling {}
+
     /** Shows a panel in the middle; Escape or a click beside it closes it. */
     void show(Region panel);
 

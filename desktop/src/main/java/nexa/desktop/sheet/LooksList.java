@@ -152,7 +152,7 @@ final class LooksList {
             String numbers = AskWords.numbers(check, session.format().asks());
             Label said = Parts.label(numbers, "small", "quiet");
             button.setGraphic(said);
-            button.setContentDisplay(ContentDisplay.RIGHT);
+            button.setContentDisplay(ContentDisplay.BOTTOM);
             button.setAccessibleText(PhotoNames.base(file) + ": " + numbers);
         });
         button.getStyleClass().addAll("flat", "look-entry");

@@ -1,6 +1,7 @@
 package nexa.desktop.shell;
 
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
@@ -12,6 +13,9 @@ import nexa.desktop.parts.Parts;
 
 /** Panels over the window, one at a time. The focus goes back to where it was. */
 final class OverlayLayer implements Overlays {
+    /** Around a panel that would fill the window, so that it is seen to lie over it. */
+    private static final Insets AROUND = new Insets(14);
+
     private final StackPane window;
     private Optional<StackPane> veil = Optional.empty();
     private Optional<Node> focusBefore = Optional.empty();
@@ -28,8 +32,10 @@ final class OverlayLayer implements Overlays {
         ScrollPane scroll = Parts.scroll(new StackPane(panel));
         scroll.getStyleClass().add("panel-scroll");
         scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        scroll.setFitToHeight(panel instanceof Filling);
         StackPane place = new StackPane(scroll);
         place.getStyleClass().add("panel-veil");
+        place.setPadding(panel instanceof Filling ? AROUND : Insets.EMPTY);
         panel.getStyleClass().add("panel");
         panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         place.setOnMouseClicked(event -> {

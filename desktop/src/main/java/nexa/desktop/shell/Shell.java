@@ -174,7 +174,7 @@ public final class Shell extends StackPane {
     /** @param first the name of the brief that is shown first */
     private void showBriefs(ShootSession session, Optional<String> first) {
         open.ifPresent(shoot -> shoot.front().finish());
-        BriefPanel.open(session, own.briefs(background), overlays, messages::say, first);
+        BriefPanel.open(session, own.briefs(background), overlays, first);
     }
 
     /** A brief that is dropped is kept, whatever is open, and shown where it can be used. */

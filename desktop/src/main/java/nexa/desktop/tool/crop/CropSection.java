@@ -117,8 +117,12 @@ final class CropSection {
         output.setText(FormatWords.shortOutput(crop));
         detail.setText(FormatWords.detail(crop));
         List<AskCheck> checks = AskCheck.of(crop, easel.session().levels());
+        boolean isOff = checks.stream().anyMatch(check -> check.outcome() == AskCheck.Outcome.MISSED);
         String off = AskWords.said(checks, crop.format().asks());
-        asked.setText(off);
+        asked.setText(AskWords.inShort(checks, crop.format().asks()));
+        asked.setGraphic(isOff ? Parts.triangle() : null);
+        asked.setAccessibleText(off);
+        Parts.style(asked, "small", isOff ? "look" : "quiet");
         Parts.tip(asked, off.isEmpty() ? "" : Words.get("desk.notAsAsked", off));
         Parts.style(detail, "small", crop.hasTooFewPixels() ? "look" : "quiet");
     }
@@ -142,5 +146,6 @@ final class CropSection {
         output.setText("");
         detail.setText("");
         asked.setText("");
+        asked.setGraphic(null);
     }
 }
