@@ -145,6 +145,48 @@ class NexaCommandTest {
     }
 
     @Test
+    void whatIsNotAsAskedIsToldWithItsNumbersEverywhere() throws Exception {
+        document(DOCUMENT.replace(
+                        "\"ppi\": 100 }",
+                        "\"ppi\": 100 }, \"asks\": { \"share\": [0.5, 0.7], \"level\": 0.5, \"allPhoto\": true }")
+                .replace("\"angle\": 2,", "\"angle\": 2, \"subject\": { \"at\": [0.5, 0.5], \"radius\": 0.1 },"));
+        assertThat(run("check", folder.toString(), "--json")).isEqualTo(1);
+        List<String> asked = new ArrayList<>();
+        new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8)).forEach(finding -> {
+            if (finding.has("ask")) {
+                asked.add(finding.toString());
+            }
+        });
+        assertThat(asked)
+                .as("there is nothing in these photos to be level by, so that is not asked")
+                .containsExactly(
+                        "{\"file\":\"a 1.jpg\",\"format\":\"page\",\"finding\":\"not-as-asked\",\"ask\":\"share\","
+                                + "\"asked\":[0.5,0.7],\"is\":[0.35555555555555557],\"met\":false}",
+                        "{\"file\":\"über 🏺.jpg\",\"format\":\"page\",\"finding\":\"ask-not-known\",\"ask\":\"share\","
+                                + "\"asked\":[0.5,0.7],\"why\":\"no-subject\"}");
+        out.reset();
+        assertThat(run("check", folder.toString())).isEqualTo(1);
+        assertThat(out.toString(StandardCharsets.UTF_8))
+                .contains("a 1.jpg\tpage\tnot-as-asked\tshare 0.356, asked 0.500 0.700");
+        out.reset();
+        assertThat(run("crops", folder.toString(), "--json")).isZero();
+        JsonNode crops = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        assertThat(crops.get(0).get("asked"))
+                .extracting(
+                        check -> check.get("ask").asText() + check.path("met").asText())
+                .containsExactly("sharefalse", "level", "all-phototrue");
+        assertThat(crops.get(1).has("asked"))
+                .as("of a format that asks nothing, nothing is told")
+                .isFalse();
+        Path to = folder.resolve("out");
+        assertThat(run("deliver", folder.toString(), "--to", to.toString())).isZero();
+        List<String> lines = Files.readAllLines(to.resolve("nexa-files.csv"));
+        assertThat(lines.get(0)).endsWith(",look,asked");
+        assertThat(lines.get(1)).endsWith(",share 0.356");
+        assertThat(lines.get(2)).endsWith(",share no subject");
+    }
+
+    @Test
     void theCheckSaysWhatIsSeeThroughAndThatIsNotWhatOnlyMightBe() throws Exception {
         for (String name : List.of("clear.png", "opaque.png")) {
             BufferedImage image = new BufferedImage(60, 40, BufferedImage.TYPE_INT_ARGB);

@@ -27,7 +27,6 @@ import nexa.desktop.parts.Words;
 import nexa.desktop.session.SeenSubjects;
 import nexa.desktop.session.ShootSession;
 import nexa.desktop.session.WorkedOut;
-import nexa.imaging.facts.ShootReading;
 import nexa.imaging.work.LatestOnly;
 import nexa.store.user.KeptFormats;
 import org.fxmisc.flowless.VirtualFlow;
@@ -39,8 +38,15 @@ public final class SheetView extends View {
 
     private final ShootSession session;
     private final Runnable openEasel;
+    /**
+     * The rows of a moment.
+     *
+     * @param isRead whether all photos had been read: until then nobody knows which is the first
+     */
+    private record Laid(List<SheetRow> rows, boolean isRead) {}
+
     private final SheetRows rows = new SheetRows();
-    private final LatestOnly<List<SheetRow>> laying;
+    private final LatestOnly<Laid> laying;
     private final VirtualFlow<SheetRow, SheetCell> sheet;
     private final VirtualizedScrollPane<?> scroll;
     private final SheetPanel panel;
@@ -188,27 +194,23 @@ public final class SheetView extends View {
                 width,
                 session.path().toString());
         if (width > 0) {
-            laying.ask(() -> layout.rows(known));
+            laying.ask(() -> new Laid(
+                    layout.rows(known),
+                    known.now().photos().stream().allMatch(known.now().reading()::has)));
+        }
+    }
+
+    /** Until somebody goes to a photo, the first is the one worked on. */
+    private void replaceRows(Laid laid) {
+        replace(laid.rows());
+        hasBegun |= session.hasMoved();
+        if (!hasBegun) {
+            hasBegun = laid.isRead();
+            rows.files().stream().findFirst().ifPresent(session::beginAt);
         }
     }
 
     /** What was at the top stays there: the flow itself would hold on to whatever row it likes. */
-    private void replaceRows(List<SheetRow> fresh) {
-        replace(fresh);
-        beginAtFirst();
-    }
-
-    /** Until all photos are read nobody knows which is the first. */
-    private void beginAtFirst() {
-        ShootReading reading = session.readingProperty().get();
-        if (hasBegun || session.hasMoved()) {
-            hasBegun = true;
-            return;
-        }
-        hasBegun = session.photos().stream().allMatch(reading::has);
-        rows.files().stream().findFirst().ifPresent(session::beginAt);
-    }
-
     private void replace(List<SheetRow> fresh) {
         boolean isFirst = rows.list().isEmpty() && session.hasMoved();
         Optional<String> top = fileAtTop();

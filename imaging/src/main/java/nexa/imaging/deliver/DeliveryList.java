@@ -148,18 +148,17 @@ final class DeliveryList {
                 .filter(check -> check.outcome() != AskCheck.Outcome.MET)
                 .map(DeliveryList::told)
                 .collect(Collectors.joining("; "));
-        return off.isEmpty() ? "as asked" : off;
+        return off.isEmpty() ? EnumName.of(AskCheck.Outcome.MET) : off;
     }
 
     private static String told(AskCheck check) {
         String ask = EnumName.of(check.ask(), " ");
-        if (!check.outcome().isKnown()) {
-            return ask + " not known";
-        }
-        return ask + " "
-                + check.measured().stream()
+        String how = check.outcome().isKnown()
+                ? check.measured().stream()
                         .map(measured -> String.format(Locale.ROOT, "%.3f", measured))
-                        .collect(Collectors.joining(" "));
+                        .collect(Collectors.joining(" "))
+                : EnumName.of(check.outcome(), " ");
+        return ask + " " + how;
     }
 
     private static String number(double value) {

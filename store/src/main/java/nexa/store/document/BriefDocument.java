@@ -67,8 +67,12 @@ public record BriefDocument(Brief brief, JsonNode tree) {
 
     private static final Field<Brief, Integer> NEXA = Field.required("nexaBrief", Json.WHOLE, brief -> VERSION);
     private static final Field<Brief, String> NAME = Field.required("name", Json.TEXT, Brief::name);
+    /** Whether a format goes is a matter of its shoot. */
     private static final Field<Brief, List<Format>> FORMATS = Field.required(
-            "formats", new NamedList<>(FormatCodec.FORMAT, "id", Format::id, "misfit.usedTwice"), Brief::formats);
+            "formats",
+            new NamedList<>(FormatCodec.FORMAT.without("goes"), "id", Format::id, "misfit.usedTwice"),
+            Brief::formats);
+
     private static final Field<Brief, Optional<DeliveryTerms>> TERMS =
             Field.optional("terms", TERMS_CODEC, Brief::terms);
     private static final ObjectCodec<Brief> CODEC = new ObjectCodec<>(BriefDocument::brief, NEXA, NAME, FORMATS, TERMS);

@@ -35,6 +35,8 @@ class SchemaAgreementTest {
                   "size": { "width": 16, "height": 12, "unit": "cm", "ppi": 300 },
                   "leads": { "wide": "a.jpg", "tall": "b.jpg" },
                   "tolerance": { "tightness": 0.1, "position": 0.02 }, "goes": true, "reaches": true,
+                  "asks": { "share": [0.55, 0.7], "place": [0.5, 0.38], "eyes": 0.38, "within": 0.05, "room": 0.04,
+                            "level": 0.5, "allPhoto": true, "leastPpi": 240 },
                   "file": { "type": "jpeg", "quality": 88, "sampling": "4:2:0", "depth": 16, "colour": "srgb",
                             "enlarge": false, "pixels": "raw", "folder": "a/b", "name": "{shoot} {photo}" } },
                 { "id": "feed", "name": "Feed", "ratio": "free", "goes": "waits",
@@ -79,6 +81,7 @@ class SchemaAgreementTest {
             "misfit.leadWithoutCrop",
             "misfit.noLead",
             "reject.sizeOffRatio",
+            "reject.leastAboveMost",
             "value.ratio",
             "value.longerSideInPixels",
             "value.trimAcross",
@@ -135,6 +138,8 @@ class SchemaAgreementTest {
         "[1]",
         "[0.5, 0.5]",
         "[0.5, 2]",
+        "[0.7, 0.55]",
+        "[0, 5]",
         "[0.5, 0.5, 0.5]",
         "[0, 0, 0, 0]",
         "[1, 1]",
@@ -170,7 +175,12 @@ class SchemaAgreementTest {
         "raw",
         "subject",
         "edge",
-        "perspective"
+        "perspective",
+        "asks",
+        "share",
+        "within",
+        "room",
+        "leastPpi"
     };
 
     private static final ObjectMapper JSON = new ObjectMapper();
