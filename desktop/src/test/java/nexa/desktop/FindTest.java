@@ -3,6 +3,7 @@ package nexa.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.function.Predicate;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
@@ -169,6 +170,34 @@ class FindTest extends WindowTest {
         push(KeyCode.CONTROL, KeyCode.Z);
         waitFor(() -> angle(LEANS) == 0);
         assertThat(angle(LEANS_FAR)).as("one step").isZero();
+    }
+
+    @Test
+    void groupsAreTickedAtTheirHeadingAndCropsProposedForEveryFormatAtOnce() {
+        push(KeyCode.F5);
+        interact(() -> lookup("#sheet").query().requestFocus());
+        push(KeyCode.SHIFT, KeyCode.F);
+        waitFor(() -> lookup("#find-what-crops").tryQuery().isPresent());
+        clickOn("#find-what-crops");
+        waitFor(() -> isSaid(words -> words.equals("5 photos looked at")));
+        awaitStill("#find-take");
+        assertThat(words()).contains("Catalogue page: Cropped already");
+        push(KeyCode.CONTROL, KeyCode.A);
+        // Catalogue page, Feed post and Shop tile; the banner stays, the photo's own shape waits for no proposal.
+        waitFor(() -> isSaid(words -> words.equals("Take 15 crops")));
+        clickOn("#all-done_crops-page");
+        waitFor(() -> isSaid(words -> words.startsWith("Take ") && !words.equals("Take 15 crops")));
+        clickOn("#all-done_crops-page");
+        waitFor(() -> isSaid(words -> words.equals("Take 15 crops")));
+        Shoot before = session().shoot();
+        clickOn("#find-take");
+        waitFor(() -> !session().shoot().equals(before));
+        for (String format : List.of("page", "feed", "tile")) {
+            assertThat(session().shoot().photo(HILLS).crops()).containsKey(format);
+        }
+        assertThat(session().shoot().photo(HILLS).crops()).doesNotContainKeys("banner", "own");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        waitFor(() -> session().shoot().equals(before));
     }
 
     private boolean isTicked(String name) {

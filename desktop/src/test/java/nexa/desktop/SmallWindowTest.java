@@ -102,6 +102,40 @@ class SmallWindowTest extends WindowTest {
         }
     }
 
+    @Test
+    void panelsOverTheWindowAreInItAsAWhole() {
+        awaitStill("#sheet-photo-fern-0147");
+        interact(() -> lookup("#sheet").query().requestFocus());
+        push(KeyCode.SHIFT, KeyCode.F);
+        waitFor(() -> words().contains("4 photos looked at"));
+        awaitStill("#find-take");
+        assertNothingIsCutOff();
+        assertThat(lookup(".panel-scroll .scroll-bar")
+                        .match(WindowTest::isShown)
+                        .<Node>queryAll())
+                .as("only its list scrolls")
+                .allMatch(bar -> isIn(bar, "found-place"));
+        push(KeyCode.ESCAPE);
+        push(KeyCode.F8);
+        clickInTurn("#change-page", "#editor-page-asked");
+        awaitStill("#ask-room");
+        assertNothingIsCutOff();
+        push(KeyCode.ESCAPE);
+        goToEasel("fern-0147.jpg");
+        clickOn("#add-format").clickOn("A brief…");
+        awaitStill("#brief-make");
+        assertNothingIsCutOff();
+    }
+
+    private static boolean isIn(Node node, String style) {
+        for (Node part = node; part != null; part = part.getParent()) {
+            if (part.getStyleClass().contains(style)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private static Bounds onScreen(Node node) {
         return node.localToScreen(node.getBoundsInLocal());
     }

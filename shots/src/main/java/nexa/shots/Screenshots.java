@@ -17,6 +17,7 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.image.WritableImage;
@@ -89,13 +90,9 @@ final class Screenshots {
         views.add(Map.entry("perspective", this::makeParallel));
         views.add(Map.entry("lens", this::putLensRight));
         views.add(Map.entry("beyond", this::reachBeyond));
-        views.add(Map.entry("hand-over", () -> {
-            shell.session().orElseThrow().formatProperty().set("page");
-            for (int done = 0; done < 3; done++) {
-                shell.session().orElseThrow().edits().undo();
-            }
-            shell.go("handover");
-        }));
+        views.add(Map.entry("brief", () -> item("#add-format", "add-brief").fire()));
+        views.add(Map.entry("not-as-asked", this::slideAgainstWhatIsAsked));
+        views.add(Map.entry("hand-over", this::handOver));
         views.add(Map.entry("hand-over-running", this::deliver));
     }
 
@@ -191,6 +188,30 @@ final class Screenshots {
         later(1, () -> session.goTo(Optional.of("fern-0180.jpg")));
     }
 
+    /** A crop that is not as the brief asks, sliding. */
+    private void slideAgainstWhatIsAsked() {
+        ((CheckBox) find("#brief-terms")).setSelected(false);
+        fire("#brief-use");
+        ShootSession session = shell.session().orElseThrow();
+        session.formatProperty().set("tile");
+        session.goTo(Optional.of("fern-0160.jpg"));
+        later(1.5, () -> {
+            Bounds stage = find(".stage").localToScreen(find(".stage").getBoundsInLocal());
+            drag(stage.getCenterX(), stage.getCenterY(), -6);
+        });
+    }
+
+    private void handOver() {
+        robot.mouseRelease(MouseButton.PRIMARY);
+        later(1, () -> {
+            shell.session().orElseThrow().formatProperty().set("page");
+            for (int done = 0; done < 5; done++) {
+                shell.session().orElseThrow().edits().undo();
+            }
+            shell.go("handover");
+        });
+    }
+
     /** The shelf that the lens bent. */
     private void putLensRight() {
         robot.keyType(KeyCode.ESCAPE);
@@ -225,6 +246,14 @@ final class Screenshots {
         onItsWay.play();
     }
 
+    private MenuItem item(String menu, String id) {
+        return ((MenuButton) find(menu))
+                .getItems().stream()
+                        .filter(item -> id.equals(item.getId()))
+                        .findFirst()
+                        .orElseThrow();
+    }
+
     private static MenuItem lastOf(MenuButton menu) {
         return menu.getItems().get(menu.getItems().size() - 1);
     }
@@ -240,13 +269,18 @@ final class Screenshots {
     /** Turns the photo a little by the vernier, and keeps hold of it. */
     private void holdVernier() {
         Bounds vernier = find("#vernier").localToScreen(find("#vernier").getBoundsInLocal());
-        robot.mouseMove(vernier.getCenterX(), vernier.getCenterY());
+        drag(vernier.getCenterX(), vernier.getCenterY(), 10);
+    }
+
+    /** Moves to the right in steps of some pixels with the button held, and keeps hold. */
+    private void drag(double x, double y, double step) {
+        robot.mouseMove(x, y);
         robot.mousePress(MouseButton.PRIMARY);
         // Each move has to arrive before the next one, or none is seen.
         for (int i = 1; i <= MOVES; i++) {
-            double x = vernier.getCenterX() + i * 10.0;
+            double to = x + i * step;
             PauseTransition later = new PauseTransition(BETWEEN_MOVES.multiply(i));
-            later.setOnFinished(event -> robot.mouseMove(x, vernier.getCenterY()));
+            later.setOnFinished(event -> robot.mouseMove(to, y));
             later.play();
         }
     }

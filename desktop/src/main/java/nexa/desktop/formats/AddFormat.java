@@ -73,10 +73,12 @@ public final class AddFormat {
             items.add(Parts.item(Words.get("formats.kept", each.name(), FormatWords.asked(each)), () -> add(each)));
         }
         items.add(new SeparatorMenuItem());
+        MenuItem brief = Parts.item(Words.get("formats.brief"), briefs);
+        brief.setId("add-brief");
+        items.add(brief);
         items.add(Parts.item(
                 Words.get("formats.new"),
                 () -> add(Format.of("new", Words.get("formats.new.name"), NEW)).ifPresent(this::describe)));
-        items.add(Parts.item(Words.get("formats.brief"), briefs));
         return items;
     }
 
