@@ -203,7 +203,7 @@ final class Screenshots {
 
     private void handOver() {
         robot.mouseRelease(MouseButton.PRIMARY);
-        later(1, () -> {
+        later(0.4, () -> {
             shell.session().orElseThrow().formatProperty().set("page");
             for (int done = 0; done < 5; done++) {
                 shell.session().orElseThrow().edits().undo();

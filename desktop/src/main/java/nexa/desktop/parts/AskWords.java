@@ -40,7 +40,7 @@ public final class AskWords {
     public static String inShort(List<AskCheck> checks, Asks asks) {
         List<String> missed = checks.stream()
                 .filter(check -> check.outcome() == AskCheck.Outcome.MISSED)
-                .map(check -> Words.get("ask.short." + EnumName.of(check.ask()), measured(check, asks)))
+                .map(check -> Words.get("ask.short." + EnumName.of(check.ask()), inShort(check, asks)))
                 .toList();
         return missed.isEmpty() ? said(checks, asks) : String.join(", ", missed);
     }
@@ -52,6 +52,17 @@ public final class AskWords {
                 .map(check -> said(check, asks))
                 .distinct()
                 .collect(Collectors.joining("; "));
+    }
+
+    private static String inShort(AskCheck check, Asks asks) {
+        if (check.ask() != Ask.PLACE) {
+            return measured(check, asks);
+        }
+        Point place = asks.place().orElseThrow();
+        return Words.get(
+                "ask.short.at",
+                near(check.measured().get(0), place.x(), asks.within()),
+                near(check.measured().get(1), place.y(), asks.within()));
     }
 
     private static String said(Ask ask, String numbers) {

@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.util.Map;
 import java.util.stream.Collectors;
+import javafx.util.Duration;
 import nexa.core.find.FoundLevel;
 import nexa.core.find.FoundLevels;
 import nexa.core.series.SureLevels;
@@ -11,13 +12,16 @@ import nexa.core.shoot.Shoot;
 
 /** How photos lie level, looked for in the background once a format asks for that. */
 final class AskedLevels {
+    /** What needs a look is told anew then, and that is worked with. */
+    private static final Duration OFTEN = Duration.seconds(2);
+
     private final LookedFor<FoundLevel> looked;
     private final Runnable changed;
     private SureLevels now = SureLevels.NOT_LOOKED;
 
     /** @param changed hears that more is known */
     AskedLevels(ShootSession session, Runnable changed) {
-        this.looked = new LookedFor<>(session, FoundLevel.class, photo -> photo.mark() != Mark.OUT, this::learn);
+        this.looked = new LookedFor<>(session, FoundLevel.class, photo -> photo.mark() != Mark.OUT, this::learn, OFTEN);
         this.changed = changed;
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
 import nexa.core.find.Found;
@@ -19,14 +20,15 @@ import nexa.imaging.work.Urgency;
 
 /** One kind of thing that is looked for in photos in the background, whenever there is nothing else to find. */
 final class LookedFor<T extends Found> {
-    private static final Duration SETTLE = Duration.millis(200);
-
     private final ShootSession session;
     private final Class<T> what;
     private final Predicate<Photo> wanted;
-    private final PauseTransition settle = new PauseTransition(SETTLE);
+    private final PauseTransition settle;
     private final Map<String, Looked<T>> known = new HashMap<>();
     private final Set<Photo> asked = new HashSet<>();
+    /** The photos as they were when they were passed last: most stay just the same from one edit to the next. */
+    private final Map<String, Photo> passed = new HashMap<>();
+
     private final List<Ticket> tickets = new ArrayList<>();
 
     /**
@@ -41,11 +43,13 @@ final class LookedFor<T extends Found> {
      *
      * @param wanted which photos are looked at
      * @param changed hears that more is known
+     * @param often how often at most
      */
-    LookedFor(ShootSession session, Class<T> what, Predicate<Photo> wanted, Runnable changed) {
+    LookedFor(ShootSession session, Class<T> what, Predicate<Photo> wanted, Runnable changed, Duration often) {
         this.session = session;
         this.what = what;
         this.wanted = wanted;
+        this.settle = new PauseTransition(often);
         settle.setOnFinished(event -> changed.run());
     }
 
@@ -57,9 +61,18 @@ final class LookedFor<T extends Found> {
     /** Looks at those photos that are wanted and were not looked at as they are. */
     void look(Collection<Photo> photos) {
         for (Photo photo : photos) {
-            if (session.isReady(photo) && wanted.test(photo) && asked.add(photo.asLookedAt())) {
-                tickets.add(session.finding().find(what, photo, Urgency.IDLE, new Hearing(photo.asLookedAt())));
+            boolean isNew = passed.get(photo.file()) != photo && session.isReady(photo) && wanted.test(photo);
+            if (isNew) {
+                passed.put(photo.file(), photo);
+                lookAt(photo);
             }
+        }
+    }
+
+    private void lookAt(Photo photo) {
+        Photo asLookedAt = photo.asLookedAt();
+        if (asked.add(asLookedAt)) {
+            tickets.add(session.finding().find(what, photo, Urgency.IDLE, new Hearing(asLookedAt)));
         }
     }
 
@@ -73,7 +86,9 @@ final class LookedFor<T extends Found> {
         @Override
         public void found(T found) {
             known.put(photo.file(), new Looked<>(photo, found));
-            settle.playFromStart();
+            if (settle.getStatus() != Animation.Status.RUNNING) {
+                settle.playFromStart();
+            }
         }
 
         @Override
@@ -86,6 +101,7 @@ final class LookedFor<T extends Found> {
     void stop() {
         tickets.forEach(Ticket::cancel);
         tickets.clear();
+        passed.clear();
         asked.removeIf(photo -> !known.containsKey(photo.file()));
         settle.stop();
     }

@@ -4,12 +4,15 @@ import com.google.common.collect.Maps;
 import java.util.Collection;
 import java.util.Map;
 import java.util.function.Predicate;
+import javafx.util.Duration;
 import nexa.core.find.FoundSubject;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Subject;
 
 /** What photos seem to be about, looked for in the background while anybody goes by it; nothing is marked by it. */
 public final class SeenSubjects {
+    private static final Duration OFTEN = Duration.millis(400);
+
     private final LookedFor<FoundSubject> looked;
     private boolean isUsed;
 
@@ -20,7 +23,7 @@ public final class SeenSubjects {
      * @param changed hears that more is known
      */
     public SeenSubjects(ShootSession session, Predicate<Photo> wanted, Runnable changed) {
-        this.looked = new LookedFor<>(session, FoundSubject.class, wanted, changed);
+        this.looked = new LookedFor<>(session, FoundSubject.class, wanted, changed, OFTEN);
     }
 
     public void setUsed(boolean used) {

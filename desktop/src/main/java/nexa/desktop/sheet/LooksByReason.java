@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Ask;
+import nexa.core.format.Asks;
 import nexa.core.message.EnumName;
 import nexa.core.series.AskCheck;
 import nexa.core.series.CropTable;
@@ -84,8 +85,9 @@ record LooksByReason(List<Group> groups) {
      * The photos with one reason.
      *
      * @param entries in the shoot's order
+     * @param asks what is asked, if the reason is that
      */
-    record Group(Why why, List<Entry> entries) {
+    record Group(Why why, List<Entry> entries, Asks asks) {
         Reason reason() {
             return why.reason();
         }
@@ -107,7 +109,10 @@ record LooksByReason(List<Group> groups) {
             }
         }
         return new LooksByReason(files.entrySet().stream()
-                .map(group -> new Group(group.getKey(), List.copyOf(group.getValue())))
+                .map(group -> new Group(
+                        group.getKey(),
+                        List.copyOf(group.getValue()),
+                        group.getKey().asked().isPresent() ? now.format().asks() : Asks.NONE))
                 .sorted(Comparator.comparing(Group::reason)
                         .thenComparing(
                                 group -> group.why().asked().map(Enum::ordinal).orElse(0))

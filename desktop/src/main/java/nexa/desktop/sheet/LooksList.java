@@ -36,6 +36,7 @@ final class LooksList {
     private final Label title = Parts.label("", "section-title");
     private final VBox groups = new VBox(3);
     private final VBox node;
+    private final Map<LooksByReason.Group, Node> nodes = new HashMap<>();
     private final Map<LooksByReason.Why, Boolean> opened = new HashMap<>();
     private final LatestOnly<LooksByReason> looking;
     private final Subscriptions subscriptions = new Subscriptions();
@@ -75,7 +76,10 @@ final class LooksList {
         if (!found.equals(shown) || groups.getChildren().isEmpty()) {
             shown = found;
             title.setText(Words.get("panel.looks.count", found.count()));
-            groups.getChildren().setAll(found.groups().stream().map(this::group).toList());
+            // Groups that stay as they are keep their nodes: one of them may be about to be clicked on.
+            nodes.keySet().retainAll(found.groups());
+            found.groups().forEach(group -> nodes.computeIfAbsent(group, this::group));
+            groups.getChildren().setAll(found.groups().stream().map(nodes::get).toList());
         }
         node.setVisible(!found.groups().isEmpty());
     }
@@ -123,7 +127,7 @@ final class LooksList {
         }
         group.entries().stream()
                 .limit(MOST_LISTED)
-                .forEach(entry -> photos.getChildren().add(photo(entry, group.reason())));
+                .forEach(entry -> photos.getChildren().add(photo(entry, group)));
         int more = group.files().size() - MOST_LISTED;
         if (more > 0) {
             photos.getChildren().add(Parts.label(Words.get("panel.more", more), "small", "quiet"));
@@ -143,13 +147,15 @@ final class LooksList {
                 .orElseGet(() -> Words.of("look.group", why.reason()));
     }
 
-    private Button photo(LooksByReason.Entry entry, LooksByReason.Reason reason) {
+    private Button photo(LooksByReason.Entry entry, LooksByReason.Group group) {
         String file = entry.file();
-        Optional<PhotoProblem> problem =
-                session.shoot().find(file).flatMap(session::problem).filter(found -> reason.isProblem());
+        Optional<PhotoProblem> problem = session.shoot()
+                .find(file)
+                .flatMap(session::problem)
+                .filter(found -> group.reason().isProblem());
         Button button = Parts.named(problem.map(Words::say).orElse(PhotoNames.base(file)));
         entry.check().filter(check -> check.outcome().isKnown()).ifPresent(check -> {
-            String numbers = AskWords.numbers(check, session.format().asks());
+            String numbers = AskWords.numbers(check, group.asks());
             Label said = Parts.label(numbers, "small", "quiet");
             button.setGraphic(said);
             button.setContentDisplay(ContentDisplay.BOTTOM);

@@ -3,6 +3,7 @@ package nexa.desktop.sheet;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.find.FoundSubject;
+import nexa.core.series.NeedsLook;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.desktop.session.ShootNow;
@@ -40,7 +41,7 @@ enum SheetFilter {
                 now.hasProblem(photo)
                         || known.crops()
                                 .find(photo.file())
-                                .filter(row -> !row.looks().isEmpty())
+                                .filter(row -> row.looks().stream().anyMatch(look -> look != NeedsLook.ASK_NOT_KNOWN))
                                 .isPresent();
             case WITH_PEOPLE -> hasPeople(seen, photo).orElse(false);
             case WITHOUT_PEOPLE -> !hasPeople(seen, photo).orElse(true);
