@@ -1,18 +1,24 @@
 package nexa.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import javafx.event.Event;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.TransferMode;
 import nexa.core.format.Ask;
 import nexa.core.format.Asks;
 import nexa.core.format.Format;
@@ -202,5 +208,30 @@ class BriefTest extends WindowTest {
         clickInTurn("#brief-forget");
         waitFor(() -> isSaid(said -> said.equals("“Spring / page” is forgotten.")));
         assertThat(Files.list(kept.getParent())).isEmpty();
+    }
+
+    /** A window system would hand it over so. */
+    private void drop(Path file) {
+        Dragboard dragged = mock(Dragboard.class);
+        when(dragged.getFiles()).thenReturn(List.of(file.toFile()));
+        interact(() -> Event.fireEvent(
+                shell,
+                new DragEvent(DragEvent.DRAG_DROPPED, dragged, 0, 0, 0, 0, TransferMode.COPY, null, null, null)));
+    }
+
+    @Test
+    void aBriefThatIsDroppedIsKeptWithOrWithoutAShootAndABrokenOneIsNot() throws Exception {
+        Path broken =
+                Files.writeString(temporary.resolve("broken.nexa-brief.json"), "{ \"nexaBrief\": 1, \"name\": 3 }");
+        drop(broken);
+        waitFor(() -> isSaid(said -> said.contains("Nothing of it was taken")));
+        Path sent = Files.copy(Path.of("..", "sample", "photos", BRIEF), temporary.resolve(BRIEF));
+        drop(sent);
+        waitFor(() -> isSaid(said -> said.equals("The brief “Fernhill shop” is kept. Open a shoot to use it.")));
+        assertThat(temporary.resolve("briefs").resolve(BRIEF)).exists();
+        open(newShoot("fern-0139.jpg"));
+        drop(sent);
+        awaitStill("#brief-use");
+        assertThat(words()).contains("Kept", "No format is there, 5 are added.");
     }
 }

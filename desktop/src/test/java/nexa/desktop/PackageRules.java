@@ -66,6 +66,7 @@ final class PackageRules {
             Map.entry("series", Set.of("find", "parts", "picture", "session")),
             Map.entry("find", Set.of("parts", "picture", "session")),
             Map.entry("lens", Set.of("parts", "session")),
+            Map.entry("brief", Set.of("parts", "session")),
             Map.entry("desk", Set.of("parts")),
             Map.entry("tool", Set.of("parts", "session", "stage", "desk", "series", "find")),
             Map.entry("tool.level", with(TOOL, "tool.perspective")),
@@ -105,6 +106,7 @@ final class PackageRules {
             Map.entry(
                     "shell",
                     Set.of(
+                            "brief",
                             "parts",
                             "session",
                             "picture",

@@ -202,11 +202,22 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
         shelf.take(
                 file.toPath(),
                 taken -> {
-                    said.setText("");
+                    tell("");
                     wanted = Optional.of(taken.brief().name());
                     read();
                 },
-                said::setText);
+                this::refuse);
+    }
+
+    private void tell(String words) {
+        said.setText(words);
+        Parts.style(said, "small", "quiet");
+    }
+
+    /** Says why something did not come off. */
+    private void refuse(String why) {
+        said.setText(why);
+        Parts.style(said, "small", "look");
     }
 
     private static FileChooser chooser(String title) {
@@ -223,7 +234,8 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
         chooser.setInitialFileName(NamePattern.clean(document.brief().name()) + BriefDocument.ENDING);
         Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow())).ifPresent(file -> {
             Path to = withEnding(file.toPath());
-            shelf.write(document, to, () -> said.setText(Words.get("brief.given", to)), said::setText);
+            // What was chosen was asked about if it is there; what is made of its name was not.
+            shelf.write(document, to, to.equals(file.toPath()), () -> tell(Words.get("brief.given", to)), this::refuse);
         });
     }
 
@@ -237,16 +249,16 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
         shelf.forget(
                 gone,
                 () -> {
-                    said.setText(Words.get("brief.forgotten", gone.name()));
+                    tell(Words.get("brief.forgotten", gone.name()));
                     page = Optional.empty();
                     read();
                 },
-                said::setText);
+                this::refuse);
     }
 
     /** Makes a brief of the shoot as it is. */
     private void make() {
-        said.setText("");
+        tell("");
         MakeBrief making = new MakeBrief(session.shoot(), shelf, names, this::keep);
         body.getChildren().setAll(making.node());
         showFoot(false);
@@ -261,7 +273,7 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
                     back();
                     read();
                 },
-                said::setText);
+                this::refuse);
     }
 
     @Override

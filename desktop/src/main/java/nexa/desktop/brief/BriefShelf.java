@@ -110,11 +110,11 @@ public final class BriefShelf {
                 failed);
     }
 
-    /** Writes a brief into a file, to be sent. */
-    void write(BriefDocument document, Path file, Runnable written, Consumer<String> failed) {
+    /** Writes a brief into a file, to be sent; see {@link KeptBriefs#write}. */
+    void write(BriefDocument document, Path file, boolean replaces, Runnable written, Consumer<String> failed) {
         work(
                 () -> {
-                    KeptBriefs.write(document, file);
+                    KeptBriefs.write(document, file, replaces);
                     return file;
                 },
                 any -> written.run(),

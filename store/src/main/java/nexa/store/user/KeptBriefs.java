@@ -2,6 +2,7 @@ package nexa.store.user;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -74,7 +75,7 @@ public record KeptBriefs(Path folder) {
      */
     public void keep(BriefDocument document) throws ShootProblem {
         Path file = file(document.brief().name());
-        write(document, file);
+        write(document, file, true);
     }
 
     /** Where the brief of a name is kept, or would be: other names may make the same file name. */
@@ -90,9 +91,13 @@ public record KeptBriefs(Path folder) {
     /**
      * Writes a brief's file.
      *
-     * @throws ShootProblem if it cannot be written
+     * @param replaces whether it may take the place of one that is there
+     * @throws ShootProblem if it cannot be written, or is there and may not be replaced
      */
-    public static void write(BriefDocument document, Path file) throws ShootProblem {
+    public static void write(BriefDocument document, Path file, boolean replaces) throws ShootProblem {
+        if (!replaces && Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+            throw new ShootProblem(Message.of("brief.isThere", file));
+        }
         try {
             Files.createDirectories(file.toAbsolutePath().getParent());
             TemporaryFile.replace(file, document.bytes());

@@ -148,6 +148,16 @@ class BriefDocumentTest {
     }
 
     @Test
+    void aFileThatIsThereIsReplacedOnlyWhereThatIsMeant() throws Exception {
+        Path there = write("sent", "somebody's");
+        assertThatThrownBy(() -> KeptBriefs.write(BriefDocument.of(brief("A")), there, false))
+                .satisfies(Said.saying("is there already"));
+        assertThat(there).hasContent("somebody's");
+        KeptBriefs.write(BriefDocument.of(brief("A")), there, true);
+        assertThat(BriefDocument.read(there).brief().name()).isEqualTo("A");
+    }
+
+    @Test
     void aDocumentThatAsksNothingSaysNothingOfIt() throws Exception {
         Path shoot = Files.writeString(
                 folder.resolve("nexa-shoot.json"),
