@@ -26,4 +26,9 @@ public record Brief(String name, List<Format> formats, Optional<DeliveryTerms> t
                 .map(format -> format.withLeads(Map.of()).withGoing(Going.GOES))
                 .toList();
     }
+
+    /** The same under another name. */
+    public Brief named(String newName) {
+        return new Brief(newName, formats, terms);
+    }
 }

@@ -16,6 +16,9 @@ import nexa.core.shoot.Wish;
 
 /** Adds, orders, changes and removes the formats of a shoot. */
 public final class Formats {
+    /** No shoot has more. */
+    public static final int MOST = 500;
+
     private Formats() {}
 
     /** The shoot with one more format, last. Whoever adds one wants its files, so it does not wait. */

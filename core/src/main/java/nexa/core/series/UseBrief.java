@@ -67,6 +67,11 @@ public record UseBrief(List<Outcome> outcomes, List<String> ids, Shoot shoot) {
         return outcomes.stream().filter(outcome::equals).count();
     }
 
+    /** Whether the shoot would have more formats than any may have. */
+    public boolean isTooMuch() {
+        return shoot.formats().size() > Formats.MOST;
+    }
+
     /** Whether the shoot stays as it is. */
     public boolean isNothing() {
         return count(Outcome.THERE) == outcomes.size();

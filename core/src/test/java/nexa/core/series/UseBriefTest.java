@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import nexa.core.format.Asks;
 import nexa.core.format.Brief;
 import nexa.core.format.Format;
@@ -88,6 +89,15 @@ class UseBriefTest {
         Shoot after = UseBrief.of(before, brief(PAGE.withAsks(ROOM), CARD)).shoot();
         Edit edit = Edit.between(Edit.Kind.BRIEF, Optional.of("page"), before, after);
         assertThat(edit.inverse().applyTo(edit.applyTo(before))).isEqualTo(before);
+    }
+
+    @Test
+    void whatWouldMakeTheShootUnreadableIsTooMuch() {
+        Format[] many = IntStream.range(0, Formats.MOST)
+                .mapToObj(i -> PAGE.withId("f" + i).withSize(new OutputSize.LongEdge(100 + i)))
+                .toArray(Format[]::new);
+        assertThat(UseBrief.of(shoot(PAGE), brief(many)).isTooMuch()).isTrue();
+        assertThat(UseBrief.of(shoot(many), brief(many)).isTooMuch()).isFalse();
     }
 
     @Test

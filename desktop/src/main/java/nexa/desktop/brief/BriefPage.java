@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import nexa.core.format.Brief;
 import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
+import nexa.core.series.Formats;
 import nexa.core.series.UseBrief;
 import nexa.core.shoot.Shoot;
 import nexa.desktop.parts.AskWords;
@@ -26,8 +27,13 @@ final class BriefPage {
     private final CheckBox terms = new CheckBox(Words.get("brief.terms"));
     private final Node node;
 
-    /** @param now the terms of delivery as they are */
-    BriefPage(Brief brief, Shoot shoot, DeliveryTerms now) {
+    /**
+     * What a brief says.
+     *
+     * @param now the terms of delivery as they are
+     * @param changed hears that something else would come of it
+     */
+    BriefPage(Brief brief, Shoot shoot, DeliveryTerms now, Runnable changed) {
         this.brief = brief;
         this.use = UseBrief.of(shoot, brief);
         VBox formats = new VBox(8);
@@ -37,12 +43,17 @@ final class BriefPage {
         }
         ScrollPane scroll = Parts.scroll(formats);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        Label words = wrapped(words(use), "brief-outcome");
+        Label words = wrapped(
+                use.isTooMuch()
+                        ? Words.get("brief.tooMuch", use.shoot().formats().size(), Formats.MOST)
+                        : words(use),
+                use.isTooMuch() ? "look" : "brief-outcome");
         words.setId("brief-outcome");
         VBox page = new VBox(10, Parts.label(brief.name(), "section-title"), scroll);
         boolean hasOther = brief.terms().filter(asked -> !asked.equals(now)).isPresent();
         terms.setId("brief-terms");
         terms.setSelected(hasOther);
+        terms.setOnAction(event -> changed.run());
         Parts.explain(terms, Words.get("brief.terms.tip"));
         brief.terms().ifPresent(asked -> {
             page.getChildren().add(wrapped(Words.get("brief.termsAre", TermWords.of(asked)), "small", "quiet"));
@@ -97,8 +108,8 @@ final class BriefPage {
         return brief.terms().filter(any -> terms.isSelected());
     }
 
-    /** Whether using it would change nothing. */
-    boolean isNothing() {
-        return use.isNothing() && !terms.isSelected();
+    /** Whether it can be used, and that would change anything. */
+    boolean isOfUse() {
+        return !use.isTooMuch() && (!use.isNothing() || terms.isSelected());
     }
 }

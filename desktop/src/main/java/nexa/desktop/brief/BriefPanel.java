@@ -50,9 +50,13 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
     private final Button use = Parts.button("brief.use", this::use, "main-action");
     private final Button give = Parts.smallButton("brief.give", "brief-give", this::give);
     private final Button forget = Parts.smallButton("brief.forget", "brief-forget", this::forget);
+    /** Takes back that a brief was forgotten. */
+    private final Button again = Parts.button("brief.again", this::keepAgain, "flat", "tiny");
+
     private final HBox foot;
     private Optional<BriefPage> page = Optional.empty();
     private Optional<KeptBriefs.Kept> chosen = Optional.empty();
+    private Optional<Brief> forgotten = Optional.empty();
     /** The name of what is to be chosen once it is read. */
     private Optional<String> wanted;
 
@@ -97,7 +101,10 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
                 use);
         briefs = new HBox(16, scroll, place);
         body.getChildren().setAll(briefs);
-        getChildren().addAll(heading, body, said, foot);
+        again.setId("brief-again");
+        again.managedProperty().bind(again.visibleProperty());
+        again.setVisible(false);
+        getChildren().addAll(heading, body, Parts.row(8, said, again), foot);
         offer(Optional.empty());
         read();
         sceneProperty().addListener((observed, before, now) -> {
@@ -159,7 +166,9 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
     private void choose(KeptBriefs.Kept brief) {
         group.getToggles()
                 .forEach(entry -> entry.setSelected(entry.getUserData().equals(brief)));
-        page = brief.document().map(read -> new BriefPage(read.brief(), session.shoot(), shelf.terms()));
+        page = brief.document()
+                .map(read ->
+                        new BriefPage(read.brief(), session.shoot(), shelf.terms(), () -> offer(Optional.of(brief))));
         Node shown = page.map(BriefPage::node)
                 .orElseGet(() -> wrapped(Words.say(brief.problem().orElseThrow()), "broken"));
         place.getChildren().setAll(shown);
@@ -170,7 +179,7 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
     private void offer(Optional<KeptBriefs.Kept> brief) {
         chosen = brief;
         boolean canBeUsed = page.isPresent() && brief.isPresent();
-        use.setDisable(!canBeUsed || session.isReadOnly() || page.orElseThrow().isNothing());
+        use.setDisable(!canBeUsed || session.isReadOnly() || !page.orElseThrow().isOfUse());
         give.setDisable(!canBeUsed);
         forget.setDisable(brief.filter(this::isOwn).isEmpty());
     }
@@ -188,7 +197,11 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
                 Edit.Kind.BRIEF,
                 preview.ids().get(0),
                 shoot -> UseBrief.of(shoot, brief).shoot());
-        session.formatProperty().set(preview.ids().get(0));
+        boolean isUsed = session.shoot().formats().stream()
+                .anyMatch(format -> format.id().equals(preview.ids().get(0)));
+        if (isUsed) {
+            session.formatProperty().set(preview.ids().get(0));
+        }
         used.terms().ifPresent(shelf::setTerms);
         close.run();
     }
@@ -209,7 +222,13 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
                 this::refuse);
     }
 
+    private void keepAgain() {
+        forgotten.ifPresent(this::keep);
+        tell("");
+    }
+
     private void tell(String words) {
+        again.setVisible(false);
         said.setText(words);
         Parts.style(said, "small", "quiet");
     }
@@ -250,6 +269,8 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
                 gone,
                 () -> {
                     tell(Words.get("brief.forgotten", gone.name()));
+                    forgotten = gone.document().map(BriefDocument::brief);
+                    again.setVisible(forgotten.isPresent());
                     page = Optional.empty();
                     read();
                 },

@@ -94,7 +94,7 @@ public final class BriefShelf {
     }
 
     /**
-     * Keeps the brief of a file that somebody sent.
+     * Keeps the brief of a file that somebody sent, beside one of the same name that is kept already.
      *
      * @param taken hears which it is
      * @param failed hears why it is not taken
@@ -102,9 +102,7 @@ public final class BriefShelf {
     public void take(Path file, Consumer<BriefDocument> taken, Consumer<String> failed) {
         work(
                 () -> {
-                    BriefDocument document = BriefDocument.read(file);
-                    own.keep(document);
-                    return document;
+                    return own.keepBeside(BriefDocument.read(file));
                 },
                 taken,
                 failed);

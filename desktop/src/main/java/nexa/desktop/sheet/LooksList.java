@@ -156,9 +156,10 @@ final class LooksList {
         Button button = Parts.named(problem.map(Words::say).orElse(PhotoNames.base(file)));
         entry.check().filter(check -> check.outcome().isKnown()).ifPresent(check -> {
             String numbers = AskWords.numbers(check, group.asks());
-            Label said = Parts.label(numbers, "small", "quiet");
-            button.setGraphic(said);
-            button.setContentDisplay(ContentDisplay.BOTTOM);
+            Label name = Parts.name();
+            name.setText(button.getText());
+            button.setGraphic(new VBox(name, Parts.label(numbers, "small", "quiet")));
+            button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
             button.setAccessibleText(PhotoNames.base(file) + ": " + numbers);
         });
         button.getStyleClass().addAll("flat", "look-entry");

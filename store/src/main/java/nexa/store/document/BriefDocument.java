@@ -12,6 +12,7 @@ import nexa.core.format.DeliveryTerms;
 import nexa.core.format.Format;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
+import nexa.core.series.Formats;
 import nexa.files.RegularFile;
 import nexa.store.json.Field;
 import nexa.store.json.Json;
@@ -32,7 +33,7 @@ public record BriefDocument(Brief brief, JsonNode tree) {
 
     private static final int VERSION = 1;
     private static final int LARGEST = 4 * 1024 * 1024;
-    private static final StrictJson.Bounds BOUNDS = new StrictJson.Bounds(Map.of("formats", 500), 200_000);
+    private static final StrictJson.Bounds BOUNDS = new StrictJson.Bounds(Map.of("formats", Formats.MOST), 200_000);
 
     private static final Field<DeliveryTerms, Boolean> REPLACES =
             Field.usually("replaces", DeliveryTerms.USUAL.replacesOwn(), Json.FLAG, DeliveryTerms::replacesOwn);

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.format.Format;
+import nexa.core.series.Formats;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.files.RegularFile;
@@ -32,7 +33,7 @@ public record ShootDocument(Shoot shoot, JsonNode tree, Stand stand) {
     private static final int LARGEST = 128 * 1024 * 1024;
 
     private static final StrictJson.Bounds BOUNDS =
-            new StrictJson.Bounds(Map.of("photos", 50_000, "formats", 500), 6_000_000);
+            new StrictJson.Bounds(Map.of("photos", 50_000, "formats", Formats.MOST), 6_000_000);
 
     public static ShootDocument of(Shoot shoot) {
         return new ShootDocument(shoot, MissingNode.getInstance(), Stand.FIRST);

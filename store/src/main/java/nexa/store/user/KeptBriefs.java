@@ -6,10 +6,13 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nexa.core.format.Brief;
 import nexa.core.format.NamePattern;
 import nexa.core.message.Message;
 import nexa.core.message.Telling;
@@ -76,6 +79,28 @@ public record KeptBriefs(Path folder) {
     public void keep(BriefDocument document) throws ShootProblem {
         Path file = file(document.brief().name());
         write(document, file, true);
+    }
+
+    /**
+     * Keeps a brief that came from elsewhere: where another one of its name is kept, under a name that is free.
+     *
+     * @return the brief as it is kept
+     * @throws ShootProblem if it cannot be written
+     */
+    public BriefDocument keepBeside(BriefDocument document) throws ShootProblem {
+        Map<String, Brief> kept = new HashMap<>();
+        list().forEach(each -> each.document().ifPresent(read -> kept.put(each.name(), read.brief())));
+        String name = document.brief().name();
+        Brief brief = document.brief();
+        for (int i = 2;
+                kept.containsKey(brief.name()) && !kept.get(brief.name()).equals(brief);
+                i++) {
+            brief = brief.named(name + " " + i);
+        }
+        if (!kept.containsKey(brief.name())) {
+            keep(document.with(brief));
+        }
+        return document.with(brief);
     }
 
     /** Where the brief of a name is kept, or would be: other names may make the same file name. */

@@ -91,6 +91,20 @@ class BriefDocumentTest {
     }
 
     @Test
+    void aBriefThatCameFromElsewhereTakesTheNameOfNone() throws Exception {
+        KeptBriefs kept = new KeptBriefs(folder);
+        kept.keepBeside(BriefDocument.of(brief("Shop")));
+        Brief other = new Brief("Shop", brief("x").formats(), Optional.empty());
+        assertThat(kept.keepBeside(BriefDocument.of(other)).brief().name()).isEqualTo("Shop 2");
+        assertThat(kept.keepBeside(BriefDocument.of(other)).brief().name())
+                .as("the same again")
+                .isEqualTo("Shop 2");
+        assertThat(kept.keepBeside(BriefDocument.of(brief("Shop"))).brief().name())
+                .isEqualTo("Shop");
+        assertThat(kept.list()).extracting(KeptBriefs.Kept::name).containsExactly("Shop", "Shop 2");
+    }
+
+    @Test
     void whatIsNotKnownOfABriefStaysInItsFile() throws Exception {
         Path file = write("new", """
                 { "nexaBrief": 1, "name": "New", "glaze": 1, "terms": { "glaze": 2 },
