@@ -67,7 +67,7 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
 
     /** The share of the crop that is not photo, 0 … 1. */
     public double beyond() {
-        return outline().isReaching() ? photo.plane().shareOutside(crop, photo.remaining()) : 0;
+        return photo.mayReach(format) ? photo.plane().shareOutside(crop, photo.remaining()) : 0;
     }
 
     /** Whether it lies as far out as it may. */
@@ -77,7 +77,7 @@ public record PhotoCrop(Photo photo, Format format, State state, Crop crop, bool
 
     /** How far the crop reaches beyond what counts of its photo. */
     public Margins margins() {
-        return outline().isReaching() ? photo.plane().margins(crop, photo.remaining()) : Margins.NONE;
+        return photo.mayReach(format) ? photo.plane().margins(crop, photo.remaining()) : Margins.NONE;
     }
 
     /** How well what lies beyond will pass for photo; empty where nothing does, and where nobody can tell. */
