@@ -1,6 +1,7 @@
 package nexa.desktop.parts;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import nexa.core.format.Ask;
@@ -61,8 +62,8 @@ public final class AskWords {
         Point place = asks.place().orElseThrow();
         return Words.get(
                 "ask.short.at",
-                near(check.measured().get(0), place.x(), asks.within()),
-                near(check.measured().get(1), place.y(), asks.within()));
+                plainNear(check.measured().get(0), place.x(), asks.within()),
+                plainNear(check.measured().get(1), place.y(), asks.within()));
     }
 
     private static String said(Ask ask, String numbers) {
@@ -84,7 +85,7 @@ public final class AskWords {
             }
             case EYES -> near(is, asks.eyes().orElseThrow(), asks.within());
             case ROOM -> percent(is, asks.room().orElseThrow());
-            case LEVEL -> Words.get("ask.degrees", decimals(is, asks.level().orElseThrow()));
+            case LEVEL -> Words.get("ask.degrees", Words.number(is, 2));
             case ALL_PHOTO -> percent(is, 0);
             case LEAST_PPI -> Words.get("ask.ppi", decimals(is, asks.leastPpi().orElseThrow()));
         };
@@ -118,15 +119,19 @@ public final class AskWords {
     }
 
     private static String near(double is, double asked, double within) {
-        return percent(is, asked - within, asked + within);
+        return Words.get("ask.percent", plainNear(is, asked, within));
+    }
+
+    private static String plainNear(double is, double asked, double within) {
+        return decimals(100 * is, 100 * (asked - within), 100 * (asked + within));
     }
 
     private static String percent(double is, double... bounds) {
-        double[] shown = new double[bounds.length];
-        for (int i = 0; i < bounds.length; i++) {
-            shown[i] = 100 * bounds[i];
-        }
-        return Words.get("ask.percent", decimals(100 * is, shown));
+        return Words.get(
+                "ask.percent",
+                decimals(
+                        100 * is,
+                        Arrays.stream(bounds).map(bound -> 100 * bound).toArray()));
     }
 
     /** A number with so many decimals that it does not read as the bound that it passes. */
