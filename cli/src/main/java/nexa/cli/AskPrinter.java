@@ -15,9 +15,9 @@ final class AskPrinter {
     private AskPrinter() {}
 
     /** As JSON: what is asked, how it is and whether that is met; neither of the last two where it is not known. */
-    static void put(ObjectNode node, AskCheck check, Asks asks) {
+    static void put(ObjectNode node, AskCheck check) {
         node.put("ask", EnumName.of(check.ask(), "-"));
-        put(node.putArray("asked"), asked(check, asks));
+        put(node.putArray("asked"), asked(check));
         if (check.outcome().isKnown()) {
             put(node.putArray("is"), check.measured());
             node.put("met", check.outcome() == AskCheck.Outcome.MET);
@@ -31,9 +31,9 @@ final class AskPrinter {
     }
 
     /** As a line. */
-    static String line(AskCheck check, Asks asks) {
+    static String line(AskCheck check) {
         String is = check.outcome().isKnown() ? numbers(check.measured()) : EnumName.of(check.outcome(), " ");
-        return EnumName.of(check.ask(), "-") + " " + is + ", asked " + numbers(asked(check, asks));
+        return EnumName.of(check.ask(), "-") + " " + is + ", asked " + numbers(asked(check));
     }
 
     private static String numbers(List<Double> numbers) {
@@ -43,7 +43,8 @@ final class AskPrinter {
     }
 
     /** What is asked, in what it is measured in: a least and a most, a place and how far off it may be, or one bound. */
-    private static List<Double> asked(AskCheck check, Asks asks) {
+    private static List<Double> asked(AskCheck check) {
+        Asks asks = check.asks();
         return switch (check.ask()) {
             case SHARE ->
                 asks.share().map(share -> List.of(share.least(), share.most())).orElseThrow();

@@ -14,10 +14,8 @@ import nexa.core.series.SureLevels;
 import nexa.core.shoot.Mark;
 import nexa.core.shoot.Photo;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.find.PhotoFinder;
 import nexa.imaging.work.Processors;
 import nexa.store.user.KeptFindings;
-import nexa.store.user.UserData;
 
 /** Looks how photos lie level where a format asks for that; what was found before is not looked for again. */
 final class AskedLevels {
@@ -42,7 +40,7 @@ final class AskedLevels {
                 .filter(photo -> photo.mark() != Mark.OUT && opened.reading().isReady(photo))
                 .toList();
         err.println(NexaCommand.WORDS.get("cli.levels", photos.size()));
-        KeptFindings kept = KeptFindings.of(opened.folder(), UserData.ofThisUser());
+        KeptFindings kept = opened.findings();
         Map<Photo, FoundLevel> found = new ConcurrentHashMap<>();
         Processors.each(photos.size(), i -> find(opened, photos.get(i), kept, found));
         kept.save();
@@ -52,11 +50,7 @@ final class AskedLevels {
     /** One that cannot be read is passed over: whoever needs its pixels tells. */
     private static void find(OpenedShoot opened, Photo photo, KeptFindings kept, Map<Photo, FoundLevel> found) {
         try {
-            kept.find(
-                            FoundLevel.class,
-                            photo,
-                            () -> PhotoFinder.find(FoundLevel.class, opened.photos(), photo, () -> false))
-                    .ifPresent(level -> found.put(photo.asLookedAt(), level));
+            opened.find(FoundLevel.class, photo, kept).ifPresent(level -> found.put(photo.asLookedAt(), level));
         } catch (PhotoProblem e) {
             found.remove(photo.asLookedAt());
         }

@@ -60,23 +60,14 @@ final class CheckCommand implements Callable<Integer> {
                         .put("file", finding.file())
                         .put("format", finding.format())
                         .put("finding", EnumName.of(finding.kind(), "-"));
-                finding.check()
-                        .ifPresent(check -> AskPrinter.put(
-                                node,
-                                check,
-                                opened.shoot().format(finding.format()).asks()));
+                finding.check().ifPresent(check -> AskPrinter.put(node, check));
             });
             out.println(JSON.writeValueAsString(list));
         } else {
             findings.forEach(finding ->
                     out.println(finding.file() + "\t" + finding.format() + "\t" + EnumName.of(finding.kind(), "-")
                             + finding.check()
-                                    .map(check -> "\t"
-                                            + AskPrinter.line(
-                                                    check,
-                                                    opened.shoot()
-                                                            .format(finding.format())
-                                                            .asks()))
+                                    .map(check -> "\t" + AskPrinter.line(check))
                                     .orElse("")));
         }
         opened.tellProblems(spec.commandLine().getErr());

@@ -140,8 +140,7 @@ final class CropsCommand implements Callable<Integer> {
         List<AskCheck> checks = AskCheck.of(shown, SureLevels.NOT_LOOKED);
         if (!checks.isEmpty()) {
             ArrayNode asked = node.putArray("asked");
-            checks.forEach(check ->
-                    AskPrinter.put(asked.addObject(), check, shown.format().asks()));
+            checks.forEach(check -> AskPrinter.put(asked.addObject(), check));
         }
     }
 

@@ -25,8 +25,6 @@ import nexa.core.shoot.Edit;
 import nexa.core.shoot.Photo;
 import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
-import nexa.imaging.facts.PhotoFolder;
-import nexa.imaging.find.PhotoFinder;
 import nexa.store.document.ShootProblem;
 import nexa.store.shoot.ShootFolder;
 import nexa.store.user.KeptFindings;
@@ -114,7 +112,7 @@ final class FindCommand implements Callable<Integer> {
     /** Finds and prints what is in each photo, in the shoot's order, and tells what was found by file. */
     private Map<String, Collection<Found>> find(OpenedShoot opened)
             throws InterruptedException, JsonProcessingException {
-        KeptFindings kept = KeptFindings.of(opened.folder(), UserData.ofThisUser());
+        KeptFindings kept = opened.findings();
         ExecutorService workers =
                 Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
         try {
@@ -144,18 +142,13 @@ final class FindCommand implements Callable<Integer> {
         if (!opened.reading().hasProblem(photo)) {
             try {
                 for (What each : what) {
-                    find(each.found, opened.photos(), photo, kept).ifPresent(one -> found.put(each, one));
+                    opened.find(each.found, photo, kept).ifPresent(one -> found.put(each, one));
                 }
             } catch (PhotoProblem e) {
                 problem = Optional.of(e);
             }
         }
         return new Outcome(photo, found, problem, (System.nanoTime() - from) / 1_000_000);
-    }
-
-    private static <T extends Found> Optional<T> find(Class<T> what, PhotoFolder folder, Photo photo, KeptFindings kept)
-            throws PhotoProblem {
-        return kept.find(what, photo, () -> PhotoFinder.find(what, folder, photo, () -> false));
     }
 
     private void print(OpenedShoot opened, Outcome outcome) throws JsonProcessingException {

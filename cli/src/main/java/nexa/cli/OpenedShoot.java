@@ -4,6 +4,8 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import nexa.core.find.Found;
 import nexa.core.message.Message;
 import nexa.core.series.Renamed;
 import nexa.core.shoot.Photo;
@@ -11,9 +13,11 @@ import nexa.core.shoot.Shoot;
 import nexa.imaging.decode.PhotoProblem;
 import nexa.imaging.facts.PhotoFolder;
 import nexa.imaging.facts.ShootReading;
+import nexa.imaging.find.PhotoFinder;
 import nexa.imaging.pictures.TextureReading;
 import nexa.store.document.ShootProblem;
 import nexa.store.shoot.ShootFolder;
+import nexa.store.user.KeptFindings;
 import nexa.store.user.UserData;
 
 /**
@@ -45,6 +49,16 @@ record OpenedShoot(
             notices.add(Message.of("cli.renamed", renamed));
         }
         return new OpenedShoot(opened.path(), photos, opened.shoot(), shoot, reading, notices);
+    }
+
+    /** What was found in its photos before. */
+    KeptFindings findings() {
+        return KeptFindings.of(folder, UserData.ofThisUser());
+    }
+
+    /** What is found in a photo, or was found before. */
+    <T extends Found> Optional<T> find(Class<T> what, Photo photo, KeptFindings kept) throws PhotoProblem {
+        return kept.find(what, photo, () -> PhotoFinder.find(what, photos, photo, () -> false));
     }
 
     /** The word for why a photo that has a problem has no crops. */

@@ -44,7 +44,9 @@ public record Asks(
             false,
             OptionalDouble.empty());
 
-    private static final double MOST_SHARE = 4;
+    /** As good as no bound. */
+    public static final double MOST_SHARE = 4;
+
     private static final double MOST_ROOM = 0.49;
     private static final double LEAST_WITHIN = 0.001;
 

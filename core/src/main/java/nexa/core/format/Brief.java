@@ -28,7 +28,7 @@ public record Brief(String name, List<Format> formats, Optional<DeliveryTerms> t
     }
 
     /** The same under another name. */
-    public Brief named(String newName) {
+    public Brief withName(String newName) {
         return new Brief(newName, formats, terms);
     }
 }

@@ -25,22 +25,23 @@ public enum NeedsLook {
     /** It was carried here and nobody has looked at it yet. */
     NOT_LOOKED_AT;
 
-    /**
-     * All there is to say of a crop.
-     *
-     * @param asked how it meets what its format asks
-     */
-    public static Set<NeedsLook> of(Crops crops, PhotoCrop crop, List<AskCheck> asked) {
+    /** Whether it is about what a format asks; {@link AskCheck} tells what of that. */
+    public boolean isOfAsks() {
+        return this == NOT_AS_ASKED || this == ASK_NOT_KNOWN;
+    }
+
+    /** All there is to say of a crop, but for what its format asks. */
+    public static Set<NeedsLook> of(Crops crops, PhotoCrop crop) {
         Optional<StepFromLead> step =
                 follows(crop) ? StepFromLead.of(crops, crop.photo(), crop.format()) : Optional.empty();
-        return of(crop, step, asked);
+        return of(crop, step, List.of());
     }
 
     private static boolean follows(PhotoCrop crop) {
         return crop.photo().entry(crop.format().id()).placement() instanceof Placement.Follow;
     }
 
-    /** As {@link #of(Crops, PhotoCrop, List)}, with how near it is to its lead. */
+    /** All there is to say of a crop, by how near it is to its lead and how it meets what its format asks. */
     static Set<NeedsLook> of(PhotoCrop crop, Optional<StepFromLead> step, List<AskCheck> asked) {
         Set<NeedsLook> looks = EnumSet.noneOf(NeedsLook.class);
         if (crop.isLimited()) {

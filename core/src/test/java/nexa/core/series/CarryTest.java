@@ -204,12 +204,10 @@ class CarryTest {
                         "0.jpg",
                         photo -> photo.withAngle(Angle.NONE)
                                 .withSubject(Optional.of(new Subject(new Point(0.1, 0.5), OptionalDouble.of(0.1)))));
-        assertThat(NeedsLook.of(new Crops(shoot), crop(shoot, "0.jpg"), List.of()))
-                .contains(NeedsLook.SUBJECT_CUT);
+        assertThat(NeedsLook.of(new Crops(shoot), crop(shoot, "0.jpg"))).contains(NeedsLook.SUBJECT_CUT);
         Shoot inside = shoot.with(
                 "0.jpg",
                 photo -> photo.withSubject(Optional.of(new Subject(new Point(0.5, 0.5), OptionalDouble.of(0.1)))));
-        assertThat(NeedsLook.of(new Crops(inside), crop(inside, "0.jpg"), List.of()))
-                .doesNotContain(NeedsLook.SUBJECT_CUT);
+        assertThat(NeedsLook.of(new Crops(inside), crop(inside, "0.jpg"))).doesNotContain(NeedsLook.SUBJECT_CUT);
     }
 }

@@ -127,12 +127,10 @@ class ReachTest {
         assertThat(crop(out, "a.jpg").passing()).isEmpty();
         Shoot calm = out.with("a.jpg", photo -> photo.withTexture(texture(photo, 2, 9)));
         assertThat(crop(calm, "a.jpg").passing()).contains(Passing.PASSES);
-        assertThat(NeedsLook.of(new Crops(calm), crop(calm, "a.jpg"), List.of()))
-                .doesNotContain(NeedsLook.FILL_SHOWS);
+        assertThat(NeedsLook.of(new Crops(calm), crop(calm, "a.jpg"))).doesNotContain(NeedsLook.FILL_SHOWS);
         Shoot busy = out.with("a.jpg", photo -> photo.withTexture(texture(photo, 7, 1)));
         assertThat(crop(busy, "a.jpg").passing()).contains(Passing.SHOWS);
-        assertThat(NeedsLook.of(new Crops(busy), crop(busy, "a.jpg"), List.of()))
-                .contains(NeedsLook.FILL_SHOWS);
+        assertThat(NeedsLook.of(new Crops(busy), crop(busy, "a.jpg"))).contains(NeedsLook.FILL_SHOWS);
         Shoot turned = Reorient.MIRROR.apply(busy, Set.of("a.jpg"));
         assertThat(crop(turned, "a.jpg").beyond()).isCloseTo(0.1875, within(1e-9));
         assertThat(crop(turned, "a.jpg").passing())

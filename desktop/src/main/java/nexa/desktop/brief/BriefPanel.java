@@ -126,8 +126,8 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
         names = contents.own().stream().map(KeptBriefs.Kept::name).collect(Collectors.toSet());
         add("brief.kept", contents.own());
         add("brief.beside", contents.beside());
-        Optional<KeptBriefs.Kept> first = wanted.flatMap(name -> BriefShelf.named(contents.all(), name))
-                .or(() -> contents.all().stream().findFirst());
+        Optional<KeptBriefs.Kept> first =
+                wanted.flatMap(contents::named).or(() -> contents.all().stream().findFirst());
         wanted = Optional.empty();
         if (contents.all().isEmpty()) {
             list.getChildren().setAll(wrapped(Words.get("brief.none"), "quiet"));

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import nexa.core.format.DeliveryTerms;
@@ -52,6 +51,13 @@ public final class BriefShelf {
             all.addAll(beside);
             return all;
         }
+
+        /** The one of a name, if it can be used. */
+        Optional<KeptBriefs.Kept> named(String name) {
+            return all().stream()
+                    .filter(kept -> kept.document().isPresent() && kept.name().equals(name))
+                    .findFirst();
+        }
     }
 
     /** Reads what there is. Not for the JavaFX thread. */
@@ -73,8 +79,9 @@ public final class BriefShelf {
     }
 
     /** Something that may not come off. */
-    private interface Work<T> {
-        T done() throws ShootProblem;
+    private interface Work {
+        /** Does it, and gives what comes then on the JavaFX thread. */
+        Runnable done() throws ShootProblem;
     }
 
     /**
@@ -84,13 +91,10 @@ public final class BriefShelf {
      * @param failed hears why it is not
      */
     void keep(BriefDocument document, Runnable kept, Consumer<String> failed) {
-        work(
-                () -> {
-                    own.keep(document);
-                    return document;
-                },
-                any -> kept.run(),
-                failed);
+        work(failed, () -> {
+            own.keep(document);
+            return kept;
+        });
     }
 
     /**
@@ -100,53 +104,35 @@ public final class BriefShelf {
      * @param failed hears why it is not taken
      */
     public void take(Path file, Consumer<BriefDocument> taken, Consumer<String> failed) {
-        work(
-                () -> {
-                    return own.keepBeside(BriefDocument.read(file));
-                },
-                taken,
-                failed);
+        work(failed, () -> {
+            BriefDocument document = own.keepBeside(BriefDocument.read(file));
+            return () -> taken.accept(document);
+        });
     }
 
     /** Writes a brief into a file, to be sent; see {@link KeptBriefs#write}. */
     void write(BriefDocument document, Path file, boolean replaces, Runnable written, Consumer<String> failed) {
-        work(
-                () -> {
-                    KeptBriefs.write(document, file, replaces);
-                    return file;
-                },
-                any -> written.run(),
-                failed);
+        work(failed, () -> {
+            KeptBriefs.write(document, file, replaces);
+            return written;
+        });
     }
 
     /** Forgets a brief that is kept. */
     void forget(KeptBriefs.Kept kept, Runnable forgotten, Consumer<String> failed) {
-        work(
-                () -> {
-                    own.forget(kept);
-                    return kept;
-                },
-                any -> forgotten.run(),
-                failed);
+        work(failed, () -> {
+            own.forget(kept);
+            return forgotten;
+        });
     }
 
-    private <T> void work(Work<T> work, Consumer<T> done, Consumer<String> failed) {
-        CompletableFuture.runAsync(
-                () -> {
-                    try {
-                        T result = work.done();
-                        Platform.runLater(() -> done.accept(result));
-                    } catch (ShootProblem e) {
-                        Platform.runLater(() -> failed.accept(Words.say(e)));
-                    }
-                },
-                background.workers());
-    }
-
-    /** Whether a brief of a name is among some. */
-    static Optional<KeptBriefs.Kept> named(List<KeptBriefs.Kept> briefs, String name) {
-        return briefs.stream()
-                .filter(kept -> kept.document().isPresent() && kept.name().equals(name))
-                .findFirst();
+    private void work(Consumer<String> failed, Work work) {
+        background.workers().execute(() -> {
+            try {
+                Platform.runLater(work.done());
+            } catch (ShootProblem e) {
+                Platform.runLater(() -> failed.accept(Words.say(e)));
+            }
+        });
     }
 }

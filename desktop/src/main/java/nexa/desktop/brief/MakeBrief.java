@@ -111,13 +111,10 @@ final class MakeBrief {
     }
 
     private List<Format> ticked() {
-        List<Format> ticked = new ArrayList<>();
-        formats.forEach((box, format) -> {
-            if (box.isSelected()) {
-                ticked.add(format);
-            }
-        });
-        return ticked;
+        return formats.entrySet().stream()
+                .filter(each -> each.getKey().isSelected())
+                .map(Map.Entry::getValue)
+                .toList();
     }
 
     private void keep() {

@@ -1,7 +1,6 @@
 package nexa.desktop.desk;
 
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -9,6 +8,7 @@ import java.util.function.Supplier;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Region;
 import nexa.desktop.parts.Parts;
+import nexa.desktop.parts.TypedNumber;
 import nexa.desktop.parts.Words;
 
 /** Fields of a page in which numbers are shown and typed, with or without their unit. */
@@ -34,7 +34,7 @@ public final class NumberFields {
         text.setMinWidth(Region.USE_PREF_SIZE);
         text.setOnAction(event -> {
             try {
-                typed.accept(read(text.getText()));
+                typed.accept(TypedNumber.read(text.getText()));
             } catch (IllegalArgumentException e) {
                 refused.accept(text.getText());
             }
@@ -42,14 +42,6 @@ public final class NumberFields {
         });
         fields.put(text, words);
         return text;
-    }
-
-    private static double read(String typed) {
-        String plain = typed.toLowerCase(Locale.ROOT)
-                .replace('−', '-')
-                .replace(',', '.')
-                .replaceAll("[°%\\s\\u2009\\u00A0]|mm|[a-z]+$", "");
-        return Double.parseDouble(plain);
     }
 
     /** Shows what is so now, but for the one being typed in. */

@@ -68,7 +68,10 @@ public final class FindPanel extends VBox implements Overlays.Inner, Overlays.Fi
     private final VirtualFlow<FoundList.Row, FoundCell> flow;
     private final Node scroll;
     private final FoundLarge large;
-    private List<String> files = List.of();
+    /** What is meant, of each thing that can be found. */
+    private final Map<FindWhat, List<FoundPhoto.Key>> keys = new EnumMap<>(FindWhat.class);
+
+    private int photoCount;
     private boolean isStopped;
 
     /** Opens it for the chosen photos where there are several, else for all. */
@@ -225,9 +228,7 @@ public final class FindPanel extends VBox implements Overlays.Inner, Overlays.Fi
 
     /** What is looked for in each photo: a crop in each format that goes or waits, anything else once. */
     private List<FoundPhoto.Key> keys(FindWhat of) {
-        return formats(of).stream()
-                .flatMap(format -> files.stream().map(file -> new FoundPhoto.Key(file, format)))
-                .toList();
+        return keys.getOrDefault(of, List.of());
     }
 
     /** The formats crops are proposed for. What is the photo's own shape, or any, waits for no proposal. */
@@ -271,7 +272,14 @@ public final class FindPanel extends VBox implements Overlays.Inner, Overlays.Fi
                 .filter(session::isReady)
                 .filter(this::isMeant)
                 .toList();
-        files = photos.stream().map(Photo::file).toList();
+        for (FindWhat each : FindWhat.values()) {
+            keys.put(
+                    each,
+                    formats(each).stream()
+                            .flatMap(format -> photos.stream().map(photo -> new FoundPhoto.Key(photo.file(), format)))
+                            .toList());
+        }
+        photoCount = photos.size();
         isStopped = false;
         finding.look(what.chosen(), photos, formats(what.chosen()), key -> !list().has(key));
         show();
@@ -310,15 +318,17 @@ public final class FindPanel extends VBox implements Overlays.Inner, Overlays.Fi
             // What comes in moves nothing that is looked at further than it must.
             flow.showAsFirst(Math.max(0, top));
         }
-        List<String> formats = formats(what.chosen());
-        long done = files.stream()
-                .filter(file -> formats.stream().allMatch(format -> list().has(new FoundPhoto.Key(file, format))))
+        long left = keys(what.chosen()).stream()
+                .filter(key -> !list().has(key))
+                .map(FoundPhoto.Key::file)
+                .distinct()
                 .count();
-        boolean isAll = done == files.size();
+        long done = photoCount - left;
+        boolean isAll = left == 0;
         progress.setText(
-                Words.get(isAll ? "find.all" : isStopped ? "find.stopped" : "find.progress", done, files.size()));
+                Words.get(isAll ? "find.all" : isStopped ? "find.stopped" : "find.progress", done, photoCount));
         bar.setVisible(!isAll);
-        bar.setProgress(files.isEmpty() ? 1 : (double) done / files.size());
+        bar.setProgress(photoCount == 0 ? 1 : (double) done / photoCount);
         stop.setVisible(!isAll);
         stop.setText(Words.get(isStopped ? "find.goOn" : "find.stop"));
         count();

@@ -19,6 +19,7 @@ import nexa.core.format.OutputSize;
 import nexa.core.geometry.Point;
 import nexa.desktop.parts.Parts;
 import nexa.desktop.parts.TextSize;
+import nexa.desktop.parts.TypedNumber;
 import nexa.desktop.parts.Words;
 
 /** The page of the format editor for what is asked of the crops. A field that is empty asks nothing. */
@@ -28,7 +29,6 @@ final class AskEditor {
     /** Of two fields that only count together, what the one that was left empty is. */
     private static final double LEAST_SHARE = 0.01;
 
-    private static final double MOST_SHARE = 4;
     private static final double MIDDLE = 0.5;
 
     private final Supplier<Format> now;
@@ -156,7 +156,7 @@ final class AskEditor {
         return Asks.NONE
                 .withShare(
                         from.isPresent() || to.isPresent()
-                                ? Optional.of(new Asks.Share(from.orElse(LEAST_SHARE), to.orElse(MOST_SHARE)))
+                                ? Optional.of(new Asks.Share(from.orElse(LEAST_SHARE), to.orElse(Asks.MOST_SHARE)))
                                 : Optional.empty())
                 .withPlace(
                         u.isPresent() || v.isPresent()
@@ -176,7 +176,8 @@ final class AskEditor {
     }
 
     private static OptionalDouble number(TextField field) {
-        String plain = field.getText().replace(',', '.').replaceAll("[%°\\s\\u2009\\u00A0]|ppi", "");
-        return plain.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(plain));
+        return field.getText().isBlank()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(TypedNumber.read(field.getText()));
     }
 }

@@ -25,40 +25,41 @@ public final class AskWords {
     }
 
     /** How a crop is and what is asked: "48 %, asked 55 to 70 %"; or why it is not known. */
-    public static String numbers(AskCheck check, Asks asks) {
+    public static String numbers(AskCheck check) {
         if (!check.outcome().isKnown()) {
             return Words.of("ask.outcome", check.outcome());
         }
-        return Words.get("ask.numbers", measured(check, asks), asked(check.ask(), asks));
+        return Words.get("ask.numbers", measured(check), asked(check.ask(), check.asks()));
     }
 
     /** As {@link #numbers}, with what it is of: "subject 48 %, asked 55 to 70 %". */
-    public static String said(AskCheck check, Asks asks) {
-        return check.outcome().isKnown() ? said(check.ask(), numbers(check, asks)) : numbers(check, asks);
+    public static String said(AskCheck check) {
+        return check.outcome().isKnown() ? said(check.ask(), numbers(check)) : numbers(check);
     }
 
     /** How a crop is in what it does not meet, in few words: "subject 48 %, room 2 %"; else what is not known. */
-    public static String inShort(List<AskCheck> checks, Asks asks) {
+    public static String inShort(List<AskCheck> checks) {
         List<String> missed = checks.stream()
                 .filter(check -> check.outcome() == AskCheck.Outcome.MISSED)
-                .map(check -> Words.get("ask.short." + EnumName.of(check.ask()), inShort(check, asks)))
+                .map(check -> Words.get("ask.short." + EnumName.of(check.ask()), inShort(check)))
                 .toList();
-        return missed.isEmpty() ? said(checks, asks) : String.join(", ", missed);
+        return missed.isEmpty() ? said(checks) : String.join(", ", missed);
     }
 
     /** All that a crop does not meet, and what of it is not known. */
-    public static String said(List<AskCheck> checks, Asks asks) {
+    public static String said(List<AskCheck> checks) {
         return checks.stream()
                 .filter(check -> check.outcome() != AskCheck.Outcome.MET)
-                .map(check -> said(check, asks))
+                .map(check -> said(check))
                 .distinct()
                 .collect(Collectors.joining("; "));
     }
 
-    private static String inShort(AskCheck check, Asks asks) {
+    private static String inShort(AskCheck check) {
         if (check.ask() != Ask.PLACE) {
-            return measured(check, asks);
+            return measured(check);
         }
+        Asks asks = check.asks();
         Point place = asks.place().orElseThrow();
         return Words.get(
                 "ask.short.at",
@@ -70,7 +71,8 @@ public final class AskWords {
         return Words.get("ask.said." + EnumName.of(ask), numbers);
     }
 
-    private static String measured(AskCheck check, Asks asks) {
+    private static String measured(AskCheck check) {
+        Asks asks = check.asks();
         double is = check.measured().get(0);
         return switch (check.ask()) {
             case SHARE ->

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.format.Ask;
-import nexa.core.format.Asks;
 import nexa.core.message.EnumName;
 import nexa.core.series.AskCheck;
 import nexa.core.series.CropTable;
@@ -85,9 +84,8 @@ record LooksByReason(List<Group> groups) {
      * The photos with one reason.
      *
      * @param entries in the shoot's order
-     * @param asks what is asked, if the reason is that
      */
-    record Group(Why why, List<Entry> entries, Asks asks) {
+    record Group(Why why, List<Entry> entries) {
         Reason reason() {
             return why.reason();
         }
@@ -109,10 +107,7 @@ record LooksByReason(List<Group> groups) {
             }
         }
         return new LooksByReason(files.entrySet().stream()
-                .map(group -> new Group(
-                        group.getKey(),
-                        List.copyOf(group.getValue()),
-                        group.getKey().asked().isPresent() ? now.format().asks() : Asks.NONE))
+                .map(group -> new Group(group.getKey(), List.copyOf(group.getValue())))
                 .sorted(Comparator.comparing(Group::reason)
                         .thenComparing(
                                 group -> group.why().asked().map(Enum::ordinal).orElse(0))
@@ -123,7 +118,7 @@ record LooksByReason(List<Group> groups) {
 
     private static void add(Map<Why, List<Entry>> files, CropTable.Row row) {
         for (NeedsLook look : row.looks()) {
-            if (look != NeedsLook.NOT_AS_ASKED && look != NeedsLook.ASK_NOT_KNOWN) {
+            if (!look.isOfAsks()) {
                 add(files, Why.of(Reason.of(look)), new Entry(row.file(), Optional.empty()));
             }
         }

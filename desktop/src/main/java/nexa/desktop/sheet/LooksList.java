@@ -155,7 +155,7 @@ final class LooksList {
                 .filter(found -> group.reason().isProblem());
         Button button = Parts.named(problem.map(Words::say).orElse(PhotoNames.base(file)));
         entry.check().filter(check -> check.outcome().isKnown()).ifPresent(check -> {
-            String numbers = AskWords.numbers(check, group.asks());
+            String numbers = AskWords.numbers(check);
             Label name = Parts.name();
             name.setText(button.getText());
             button.setGraphic(new VBox(name, Parts.label(numbers, "small", "quiet")));

@@ -2,7 +2,6 @@ package nexa.desktop.stage;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.LineTo;
@@ -80,21 +79,22 @@ public final class AskedLayer extends Pane {
 
     private void layPlaces(Rectangle frame) {
         Optional<Point> place = asks.place().map(at -> onStage(frame, at));
-        OptionalDouble eyes = asks.eyes();
-        double within = asks.within();
-        halo.getElements().clear();
-        place.ifPresent(at -> {
-            halo.getElements().addAll(cross(at, ARM, ARM));
-            lay(reach, at, within * frame.getWidth(), within * frame.getHeight());
-        });
-        if (eyes.isPresent()) {
-            Point at = onStage(frame, new Point(0.5, eyes.getAsDouble()));
-            halo.getElements().addAll(cross(at, EYES, 0));
-            lay(eyesReach, at, frame.getWidth() / 2, within * frame.getHeight());
-        }
         reach.setVisible(place.isPresent());
+        place.ifPresent(at -> lay(reach, at, asks.within() * frame.getWidth(), asks.within() * frame.getHeight()));
+        Optional<Point> eyes = eyes(frame);
         eyesReach.setVisible(eyes.isPresent());
-        cross.getElements().setAll(copy(halo.getElements()));
+        eyes.ifPresent(at -> lay(eyesReach, at, frame.getWidth() / 2, asks.within() * frame.getHeight()));
+        for (Path path : List.of(halo, cross)) {
+            path.getElements().clear();
+            place.ifPresent(at -> path.getElements().addAll(cross(at, ARM, ARM)));
+            eyes.ifPresent(at -> path.getElements().addAll(cross(at, EYES, 0)));
+        }
+    }
+
+    private Optional<Point> eyes(Rectangle frame) {
+        return asks.eyes().isPresent()
+                ? Optional.of(onStage(frame, new Point(0.5, asks.eyes().getAsDouble())))
+                : Optional.empty();
     }
 
     private static Point onStage(Rectangle frame, Point inCrop) {
@@ -107,16 +107,6 @@ public final class AskedLayer extends Pane {
                 new LineTo(at.x() + across, at.y()),
                 new MoveTo(at.x(), at.y() - down),
                 new LineTo(at.x(), at.y() + down));
-    }
-
-    /** An element belongs to one path. */
-    private static List<PathElement> copy(List<PathElement> elements) {
-        return elements.stream()
-                .map(element -> element instanceof MoveTo from
-                        ? new MoveTo(from.getX(), from.getY())
-                        : new LineTo(((LineTo) element).getX(), ((LineTo) element).getY()))
-                .map(PathElement.class::cast)
-                .toList();
     }
 
     private static void lay(Rectangle around, Point at, double across, double down) {

@@ -23,35 +23,35 @@ class AskWordsTest {
             .withLeastPpi(OptionalDouble.of(240));
 
     private static AskCheck missed(Ask ask, Double... measured) {
-        return new AskCheck(ask, AskCheck.Outcome.MISSED, List.of(measured));
+        return new AskCheck(ask, ALL, AskCheck.Outcome.MISSED, List.of(measured));
     }
 
     @Test
     void aCropThatIsOffIsToldWithItsNumberAndWhatWasAsked() {
-        assertThat(AskWords.said(missed(Ask.SHARE, 0.48), ALL)).isEqualTo("subject 48 %, asked 55 to 70 %");
-        assertThat(AskWords.said(missed(Ask.PLACE, 0.2, 0.4), ALL))
+        assertThat(AskWords.said(missed(Ask.SHARE, 0.48))).isEqualTo("subject 48 %, asked 55 to 70 %");
+        assertThat(AskWords.said(missed(Ask.PLACE, 0.2, 0.4)))
                 .isEqualTo("subject at 20 % across, 40 % down, asked 50 % across, 38 % down ± 6");
-        assertThat(AskWords.said(missed(Ask.ROOM, -0.06), ALL)).isEqualTo("room around it −6 %, asked 4 % at least");
-        assertThat(AskWords.said(missed(Ask.LEVEL, -1.8), ALL)).isEqualTo("level −1.80°, asked 0.5°");
-        assertThat(AskWords.said(missed(Ask.ALL_PHOTO, 0.12), ALL)).isEqualTo("beyond the photo 12 %, asked nothing");
-        assertThat(AskWords.said(missed(Ask.LEAST_PPI, 180.0), ALL)).isEqualTo("180 ppi, asked 240 ppi at least");
+        assertThat(AskWords.said(missed(Ask.ROOM, -0.06))).isEqualTo("room around it −6 %, asked 4 % at least");
+        assertThat(AskWords.said(missed(Ask.LEVEL, -1.8))).isEqualTo("level −1.80°, asked 0.5°");
+        assertThat(AskWords.said(missed(Ask.ALL_PHOTO, 0.12))).isEqualTo("beyond the photo 12 %, asked nothing");
+        assertThat(AskWords.said(missed(Ask.LEAST_PPI, 180.0))).isEqualTo("180 ppi, asked 240 ppi at least");
     }
 
     @Test
     void aNumberJustPastABoundDoesNotReadAsThatBound() {
-        assertThat(AskWords.numbers(missed(Ask.SHARE, 0.703), ALL)).startsWith("70.3 %");
-        assertThat(AskWords.numbers(missed(Ask.SHARE, 0.5496), ALL)).startsWith("54.96 %");
-        assertThat(AskWords.numbers(missed(Ask.LEAST_PPI, 239.97), ALL)).startsWith("239.97 ppi");
+        assertThat(AskWords.numbers(missed(Ask.SHARE, 0.703))).startsWith("70.3 %");
+        assertThat(AskWords.numbers(missed(Ask.SHARE, 0.5496))).startsWith("54.96 %");
+        assertThat(AskWords.numbers(missed(Ask.LEAST_PPI, 239.97))).startsWith("239.97 ppi");
     }
 
     @Test
     void inShortOnlyWhatIsMissedCountsElseWhatIsNotKnown() {
-        AskCheck met = new AskCheck(Ask.ROOM, AskCheck.Outcome.MET, List.of(0.1));
-        AskCheck unknown = new AskCheck(Ask.EYES, AskCheck.Outcome.NO_EYES, List.of());
-        assertThat(AskWords.inShort(List.of(missed(Ask.SHARE, 0.3), missed(Ask.PLACE, 0.18, 0.61), met, unknown), ALL))
+        AskCheck met = new AskCheck(Ask.ROOM, ALL, AskCheck.Outcome.MET, List.of(0.1));
+        AskCheck unknown = new AskCheck(Ask.EYES, ALL, AskCheck.Outcome.NO_EYES, List.of());
+        assertThat(AskWords.inShort(List.of(missed(Ask.SHARE, 0.3), missed(Ask.PLACE, 0.18, 0.61), met, unknown)))
                 .isEqualTo("subject 30 %, at 18 / 61 %");
-        assertThat(AskWords.inShort(List.of(met, unknown), ALL)).isEqualTo("eyes not known");
-        assertThat(AskWords.inShort(List.of(met), ALL)).isEmpty();
+        assertThat(AskWords.inShort(List.of(met, unknown))).isEqualTo("eyes not known");
+        assertThat(AskWords.inShort(List.of(met))).isEmpty();
         assertThat(AskWords.of(ALL))
                 .isEqualTo("subject 55 to 70 %, subject at 50 % across, 38 % down ± 6, eyes at 38 % ± 6 down, "
                         + "room around it 4 % at least, level to 0.5°, nothing beyond the photo, 240 ppi at least");

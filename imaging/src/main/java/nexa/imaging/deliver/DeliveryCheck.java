@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.format.Format;
 import nexa.core.series.AskCheck;
@@ -86,12 +85,8 @@ public final class DeliveryCheck {
         for (DeliveryPlan.Item item : plan.files()) {
             PhotoCrop crop = item.crop();
             Format format = shoot.format(item.format().id());
-            Set<NeedsLook> looks = NeedsLook.of(crops, crop, item.asked());
-            for (NeedsLook look : looks) {
-                if (look != NeedsLook.NOT_AS_ASKED && look != NeedsLook.ASK_NOT_KNOWN) {
-                    findings.add(
-                            new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
-                }
+            for (NeedsLook look : NeedsLook.of(crops, crop)) {
+                findings.add(new Finding(Kind.valueOf(look.name()), crop.photo().file(), format.id()));
             }
             asked(item).forEach(findings::add);
             raw(reading, item)

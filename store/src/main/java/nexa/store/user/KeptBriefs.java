@@ -95,7 +95,7 @@ public record KeptBriefs(Path folder) {
         for (int i = 2;
                 kept.containsKey(brief.name()) && !kept.get(brief.name()).equals(brief);
                 i++) {
-            brief = brief.named(name + " " + i);
+            brief = brief.withName(name + " " + i);
         }
         if (!kept.containsKey(brief.name())) {
             keep(document.with(brief));

@@ -118,8 +118,8 @@ final class CropSection {
         detail.setText(FormatWords.detail(crop));
         List<AskCheck> checks = AskCheck.of(crop, easel.session().levels());
         boolean isOff = checks.stream().anyMatch(check -> check.outcome() == AskCheck.Outcome.MISSED);
-        String off = AskWords.said(checks, crop.format().asks());
-        asked.setText(AskWords.inShort(checks, crop.format().asks()));
+        String off = AskWords.said(checks);
+        asked.setText(AskWords.inShort(checks));
         asked.setGraphic(isOff ? Parts.triangle() : null);
         asked.setAccessibleText(off);
         Parts.style(asked, "small", isOff ? "look" : "quiet");
