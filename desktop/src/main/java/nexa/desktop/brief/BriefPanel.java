@@ -123,7 +123,10 @@ public final class BriefPanel extends VBox implements Overlays.Inner {
     private void show(BriefShelf.Contents contents) {
         list.getChildren().clear();
         group.getToggles().clear();
-        names = contents.own().stream().map(KeptBriefs.Kept::name).collect(Collectors.toSet());
+        names = contents.own().stream()
+                .filter(kept -> kept.document().isPresent())
+                .map(KeptBriefs.Kept::name)
+                .collect(Collectors.toSet());
         add("brief.kept", contents.own());
         add("brief.beside", contents.beside());
         Optional<KeptBriefs.Kept> first =

@@ -54,9 +54,7 @@ public final class BriefShelf {
 
         /** The one of a name, if it can be used. */
         Optional<KeptBriefs.Kept> named(String name) {
-            return all().stream()
-                    .filter(kept -> kept.document().isPresent() && kept.name().equals(name))
-                    .findFirst();
+            return all().stream().filter(kept -> kept.isOf(name)).findFirst();
         }
     }
 

@@ -50,6 +50,11 @@ public record KeptBriefs(Path folder) {
             }
         }
 
+        /** Whether it is a brief of a name; one that cannot be read, of a newer Nexa perhaps, is of none. */
+        public boolean isOf(String name) {
+            return document.filter(read -> read.brief().name().equals(name)).isPresent();
+        }
+
         /** What it is known by: its name, or its file's where it has none. */
         public String name() {
             return document.map(read -> read.brief().name())
@@ -103,11 +108,14 @@ public record KeptBriefs(Path folder) {
         return document.with(brief);
     }
 
-    /** Where the brief of a name is kept, or would be: other names may make the same file name. */
+    /** Where the brief of a name is kept, or would be: other names, and files that cannot be read, may have the same file name. */
     private Path file(String name) {
         String plain = NamePattern.clean(name);
         Path file = folder.resolve(plain + BriefDocument.ENDING);
-        for (int i = 2; Files.exists(file) && !Kept.read(file).name().equals(name); i++) {
+        for (int i = 2;
+                Files.exists(file, LinkOption.NOFOLLOW_LINKS)
+                        && !Kept.read(file).isOf(name);
+                i++) {
             file = folder.resolve(plain + "-" + i + BriefDocument.ENDING);
         }
         return file;

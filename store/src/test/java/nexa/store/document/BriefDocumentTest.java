@@ -105,6 +105,19 @@ class BriefDocumentTest {
     }
 
     @Test
+    void aKeptFileThatCannotBeReadIsNeverReplaced() throws Exception {
+        Path newer = write("Shop", "{ \"nexaBrief\": 7, \"name\": \"Shop\" }");
+        KeptBriefs kept = new KeptBriefs(folder);
+        kept.keep(BriefDocument.of(brief("Shop")));
+        kept.keepBeside(BriefDocument.of(brief("Shop")));
+        assertThat(newer).hasContent("{ \"nexaBrief\": 7, \"name\": \"Shop\" }");
+        assertThat(kept.list().stream().filter(each -> each.document().isPresent()))
+                .extracting(KeptBriefs.Kept::name)
+                .containsExactly("Shop");
+        assertThat(folder.resolve("Shop-2" + BriefDocument.ENDING)).exists();
+    }
+
+    @Test
     void whatIsNotKnownOfABriefStaysInItsFile() throws Exception {
         Path file = write("new", """
                 { "nexaBrief": 1, "name": "New", "glaze": 1, "terms": { "glaze": 2 },
